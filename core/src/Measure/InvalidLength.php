@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Measure;
+
+final class InvalidLength extends \InvalidArgumentException
+{
+    public static function notReadable(string $text): self
+    {
+        return new self(\sprintf('“%s” is not a length. Write it like 4 1/4, 4.25 or 108 mm.', self::shortened($text)));
+    }
+
+    public static function denominatorIsZero(string $text): self
+    {
+        return new self(\sprintf('“%s” divides by zero.', self::shortened($text)));
+    }
+
+    public static function tooLong(): self
+    {
+        return new self('A length may be 100 metres at the most.');
+    }
+
+    public static function negative(): self
+    {
+        return new self('A length is never negative.');
+    }
+
+    private static function shortened(string $text): string
+    {
+        return mb_strlen($text) > 40 ? mb_substr($text, 0, 40).'…' : $text;
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Measure;
+
+/**
+ * Prints lengths in the room's unit: inches to the nearest 1/16, marked “scant” (a little less than printed) or “full”
+ * (a little more) where that is not exact; or millimetres to the nearest tenth.
+ */
+final readonly class LengthFormat
+{
+    private const TICKS_PER_SIXTEENTH = Length::TICKS_PER_INCH / 16;
+    private const GLYPHS = ['1/4' => '¼', '1/2' => '½', '3/4' => '¾', '1/8' => '⅛', '3/8' => '⅜', '5/8' => '⅝', '7/8' => '⅞'];
+
+    public function __construct(private LengthUnit $unit)
+    {
+    }
+
+    /** Returns the length with its unit, such as `4¼ in`, `3 1/16 in scant` or `108 mm`. */
+    public function full(Length $length): string
+    {
+        return LengthUnit::Inch === $this->unit ? $this->inInches($length) : $this->number($length).' mm';
+    }
+
+    /** Returns the number alone, such as `4¼`, `3 1/16` or `107.9`. */
+    public function number(Length $length): string
+    {
+        if (LengthUnit::Millimetre === $this->unit) {
+            $tenths = intdiv($length->ticks * 2 + 32, 64);
+
+            return intdiv($tenths, 10).(0 === $tenths % 10 ? '' : '.'.$tenths % 10);
+        }
+
+        return $this->sixteenths($this->nearestSixteenths($length));
+    }
+
+    private function inInches(Length $length): string
+    {
+        $error = $length->ticks - $this->nearestSixteenths($length) * self::TICKS_PER_SIXTEENTH;
+        $mark = match (true) {
+            $error < 0 => ' scant',
+            $error > 0 => ' full',
+            default => '',
+        };
+
+        return $this->number($length).' in'.$mark;
+    }
+
+    private function nearestSixteenths(Length $length): int
+    {
+        return intdiv($length->ticks * 2 + self::TICKS_PER_SIXTEENTH, 2 * self::TICKS_PER_SIXTEENTH);
+    }
+
+    private function sixteenths(int $sixteenths): string
+    {
+        $whole = intdiv($sixteenths, 16);
+        $numerator = $sixteenths % 16;
+        $denominator = 16;
+        while ($numerator > 0 && 0 === $numerator % 2) {
+            $numerator = intdiv($numerator, 2);
+            $denominator = intdiv($denominator, 2);
+        }
+        if (0 === $numerator) {
+            return (string) $whole;
+        }
+        $fraction = $numerator.'/'.$denominator;
+        $glyph = self::GLYPHS[$fraction] ?? null;
+        $lead = 0 === $whole ? '' : $whole.(null === $glyph ? ' ' : '');
+
+        return $lead.($glyph ?? $fraction);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Storage;
+
+final class InvalidScheme extends \InvalidArgumentException
+{
+    public static function unknown(string $text): self
+    {
+        return new self(\sprintf('“%s” is not a way of filing. There are name, maker, kind, theme and colour.', mb_substr($text, 0, 40)));
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Storage;
+
+/** One criterion of a filing scheme. */
+enum SortBy: string
+{
+    case Name = 'name';
+    case Maker = 'maker';
+    case Kind = 'kind';
+    case Theme = 'theme';
+    case Colour = 'colour';
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Upkeep;
+
+/** What calls for care when a thing is pulled or put away (trade.md, section 5). */
+enum Hazard: string
+{
+    case Inky = 'inky';
+    case Hot = 'hot';
+    case Blade = 'blade';
+    case Solvent = 'solvent';
+    case SmallParts = 'small parts';
+    case Heavy = 'heavy';
+    case Powder = 'powder';
+    case LiesFlat = 'lies flat';
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Security\UnfinishedForm;
+use App\Service\People\Newcomer;
+use App\Service\People\OpenRoom;
+use App\Web\Input;
+use App\Web\InvalidInput;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Measure\LengthUnit;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Authentication\AuthenticationUtils;
+
+/** Coming in: the first run, signing in, and going on with what was interrupted. */
+final class DoorController extends Page
+{
+    #[Route('/sign-in', name: 'sign_in', methods: ['GET', 'POST'])]
+    public function signIn(Request $request, AuthenticationUtils $authentication, OpenRoom $open): Response
+    {
+        if (!$open->isOpen()) {
+            return $this->redirectToRoute('begin');
+        }
+        if (null !== $this->getUser()) {
+            return $this->redirectToRoute('home');
+        }
+        $error = $authentication->getLastAuthenticationError();
+
+        return $this->render('door/sign_in.html.twig', [
+            'error' => $error,
+            'login' => $authentication->getLastUsername(),
+            'unfinished' => null !== UnfinishedForm::waiting($request->getSession()),
+        ], new Response(status: null === $error ? 200 : 422));
+    }
+
+    #[Route('/go-on', name: 'go_on', methods: ['GET'])]
+    public function goOn(Request $request): Response
+    {
+        $form = UnfinishedForm::waiting($request->getSession());
+        UnfinishedForm::forget($request->getSession());
+
+        return null === $form ? $this->redirectToRoute('home') : $this->render('door/go_on.html.twig', ['form' => $form]);
+    }
+
+    #[Route('/begin', name: 'begin', methods: ['GET', 'POST'])]
+    public function begin(Request $request, OpenRoom $open, Security $security): Response
+    {
+        if ($open->isOpen()) {
+            return $this->redirectToRoute('sign_in');
+        }
+        if ($request->isMethodSafe()) {
+            return $this->render('door/begin.html.twig', ['problem' => null]);
+        }
+        try {
+            $input = new Input($request, $this->frame->quantities());
+            $newcomer = $this->newcomer($input);
+            $room = $input->text('room', 120, true);
+            $measure = $input->choice('measure', LengthUnit::class);
+            $zone = $input->text('time_zone', 64);
+            $input->check();
+            $owner = $open($room, $measure, \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : 'UTC', $newcomer);
+        } catch (InvalidInput $exception) {
+            return $this->render('door/begin.html.twig', ['problem' => Problem::from($exception, $request)], new Response(status: 422));
+        }
+        $security->login($owner, 'form_login', 'main');
+
+        return $this->redirectToRoute('new_unit', ['first' => 1], 303);
+    }
+
+    private function newcomer(Input $input): Newcomer
+    {
+        return new Newcomer($input->text('login', 60, true), $input->text('name', 120, true), $input->secret('password', 10));
+    }
+}

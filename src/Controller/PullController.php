@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Entity\Need;
+use App\Entity\Place;
+use App\Reading\FindReading;
+use App\Reading\KitReading;
+use App\Reading\StoreReading;
+use App\Service\Kit\PullItem;
+use App\Service\Kit\PullUncatalogued;
+use App\Service\Kit\StartPull;
+use App\Service\Outcome;
+use App\Service\Step;
+use App\Service\Unknown;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Kit\Stage;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class PullController extends Page
+{
+    public function __construct(private readonly KitReading $kits, private readonly StoreReading $stores, private readonly FindReading $finder)
+    {
+    }
+
+    #[Route('/pull', name: 'pull', methods: ['GET'])]
+    public function index(): Response
+    {
+        $candidates = array_values(array_filter([...$this->kits->all('open'), ...$this->kits->all('planned')], static fn (array $kit): bool => $kit['open_lines'] > 0));
+
+        return $this->render('pull/index.html.twig', ['kits' => $candidates]);
+    }
+
+    #[Route('/kits/{id<\d+>}/pull', name: 'pull_kit', methods: ['GET'])]
+    public function round(Request $request, int $id): Response
+    {
+        return $this->show($id, null, $request->query->getInt('instead'), $request->query->getString('q'));
+    }
+
+    #[Route('/kits/{id<\d+>}/pull', name: 'start_pull', methods: ['POST'])]
+    public function start(Request $request, int $id, StartPull $start): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $start): Outcome {
+            $kit = $this->kit($id);
+            $start($step, $kit);
+
+            return new Outcome($this->roundUrl($id), '');
+        }, fn (Problem $problem): Response => $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]));
+    }
+
+    #[Route('/kits/{id<\d+>}/pull/take', name: 'take', methods: ['POST'])]
+    public function take(Request $request, int $id, PullItem $pull): Response
+    {
+        return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
+            $names = [];
+            foreach ($this->takes($id, $place, $input->list('needs')) as $take) {
+                $pull->take($step, $take['need'], $place, $take['quantity']);
+                $names[] = $take['need']->item->name;
+            }
+
+            return \sprintf('%s on %s.', 1 === \count($names) ? $names[0].' is' : \count($names).' things are', $this->kit($id)->trayInUse()->address);
+        });
+    }
+
+    #[Route('/kits/{id<\d+>}/pull/not-here', name: 'not_here', methods: ['POST'])]
+    public function notHere(Request $request, int $id, PullItem $pull): Response
+    {
+        return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
+            $need = $this->need($id, $input->id('need'));
+            $pull->notHere($step, $need, $place);
+
+            return \sprintf('%s is noted as not in %s.', $need->item->name, $place->address);
+        });
+    }
+
+    #[Route('/kits/{id<\d+>}/pull/fewer', name: 'fewer', methods: ['POST'])]
+    public function fewer(Request $request, int $id, PullItem $pull): Response
+    {
+        return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
+            $need = $this->need($id, $input->id('need'));
+            $quantity = $input->quantity('quantity', $need->item->tracking);
+            $input->check();
+            $pull->fewer($step, $need, $place, $quantity, $input->isTicked('no_more'));
+
+            return \sprintf('%s of %s taken.', $this->frame->quantities()->print($quantity, $need->item->tracking), $need->item->name);
+        });
+    }
+
+    #[Route('/kits/{id<\d+>}/pull/instead', name: 'instead', methods: ['POST'])]
+    public function instead(Request $request, int $id, PullItem $pull): Response
+    {
+        return $this->step($request, $id, function (Input $input, Step $step) use ($id, $pull): string {
+            $need = $this->need($id, $input->id('need'));
+            $other = $this->item($input->id('item'));
+            $quantity = $other->tracking->movesWhole() ? 1 : $need->quantity;
+            $pull->instead($step, $need, $other, $quantity);
+
+            return \sprintf('%s instead of %s.', $other->name, $need->item->name);
+        }, false);
+    }
+
+    /** Something that the catalogue does not know yet. */
+    #[Route('/kits/{id<\d+>}/pull/unknown', name: 'pull_unknown', methods: ['POST'])]
+    public function unknown(Request $request, int $id, PullUncatalogued $pull): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
+            $name = $input->text('name', 200, true);
+            $place = $this->storage($input, 'address');
+            if (null === $place) {
+                $input->refuse('address', 'Which drawer is it from? Type its address.');
+            }
+            $quantity = $input->whole('quantity', 1, 999999);
+            $input->check();
+            \assert(null !== $place);
+            $item = $pull($step, $this->kit($id), $name, $place, $quantity);
+            $back = 'make' === $input->text('back', 10) ? $this->generateUrl('make_kit', ['id' => $id]) : $this->roundUrl($id);
+
+            return new Outcome($back, \sprintf('%s is in the catalogue now, and on the tray. Its home is %s.', $item->name, $place->address));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    #[Route('/kits/{id<\d+>}/pull/end', name: 'end_pull', methods: ['POST'])]
+    public function end(Request $request, int $id): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
+            $kit = $this->kit($id);
+            $kit->goTo(Stage::Making);
+
+            return new Outcome($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Everything is on %s. Have a good time at the bench.', $kit->trayInUse()->address));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    /** @param callable(Input, Step, Place): string $work */
+    private function step(Request $request, int $id, callable $work, bool $atPlace = true): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
+            $place = $this->place($this->frame->address($input->text('place', 24)));
+
+            return new Outcome($this->roundUrl($id), $work($input, $step, $place));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    /**
+     * Returns what the round would take at a place of the given lines.
+     *
+     * @param list<string> $needIds
+     *
+     * @return list<array{need: Need, quantity: int}>
+     */
+    private function takes(int $id, Place $place, array $needIds): array
+    {
+        $planned = [];
+        foreach ($this->kits->pullRound($id)['stops'] as $stop) {
+            foreach ($stop['place_id'] === $place->id ? $stop['things'] : [] as $thing) {
+                $planned[(int) $thing['id']] = (int) $thing['take'];
+            }
+        }
+
+        return array_map(function (string $needId) use ($id, $planned): array {
+            $need = $this->need($id, (int) $needId);
+
+            return ['need' => $need, 'quantity' => $planned[(int) $needId] ?? max(1, $need->quantity - $need->taken)];
+        }, array_slice($needIds, 0, 100));
+    }
+
+    private function roundUrl(int $id): string
+    {
+        return $this->generateUrl('pull_kit', ['id' => $id]);
+    }
+
+    private function show(int $id, ?Problem $problem, int $insteadOf = 0, string $search = ''): Response
+    {
+        $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
+        if (null === $kit['tray_id']) {
+            return $this->redirectToRoute('kit', ['id' => $id]);
+        }
+        $round = $this->kits->pullRound($id);
+        $stop = $round['stops'][0] ?? null;
+        $lit = [];
+        foreach ($round['stops'] as $index => $one) {
+            if (null !== $one['front']) {
+                $lit[(int) $one['front']] ??= (string) ($round['done'] + $index + 1);
+            }
+        }
+
+        return $this->render('pull/round.html.twig', [
+            'kit' => $kit,
+            'round' => $round,
+            'stop' => $stop,
+            'lit' => $lit,
+            'at' => null === $stop ? null : $this->at($stop),
+            'cares' => null === $stop ? [] : $this->kits->cares($stop['things'], false),
+            'instead_of' => $insteadOf,
+            'search' => $search,
+            'found' => '' === $search ? null : $this->finder->search($search, 8),
+            'problem' => $problem,
+        ]);
+    }
+
+    /**
+     * @param array<string, mixed> $stop
+     *
+     * @return array<string, mixed> the place of a stop, its strip, and where in it each thing stands
+     */
+    private function at(array $stop): array
+    {
+        $place = $this->stores->place((string) $stop['address']) ?? [];
+        $scheme = (string) ($place['scheme'] ?? 'name');
+        $contents = $this->stores->contents((int) $stop['place_id'], $scheme);
+        $items = array_map(static fn (array $thing): int => (int) $thing['item_id'], $stop['things']);
+        $positions = $companions = [];
+        foreach ($items as $item) {
+            $positions[$item] = $this->stores->position($item, (int) $stop['place_id'], $scheme);
+            $companions[$item] = $this->stores->companions($item);
+        }
+
+        return ['place' => $place, 'strip' => $this->stores->strip($contents, $items), 'contents' => $contents, 'positions' => $positions, 'companions' => $companions];
+    }
+}

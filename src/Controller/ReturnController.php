@@ -1,0 +1,157 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Reading\KitReading;
+use App\Reading\StoreReading;
+use App\Service\Kit\ReturnItem;
+use App\Service\Outcome;
+use App\Service\Step;
+use App\Service\StepRefused;
+use App\Service\Stores\KeepHomes;
+use App\Service\Unknown;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Kit\Stage;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class ReturnController extends Page
+{
+    public function __construct(private readonly KitReading $kits, private readonly StoreReading $stores)
+    {
+    }
+
+    #[Route('/return', name: 'return', methods: ['GET'])]
+    public function index(): Response
+    {
+        return $this->render('return/index.html.twig', ['kits' => $this->kits->all('open')]);
+    }
+
+    #[Route('/kits/{id<\d+>}/return', name: 'return_kit', methods: ['GET'])]
+    public function round(int $id): Response
+    {
+        return $this->show($id, null);
+    }
+
+    #[Route('/kits/{id<\d+>}/return', name: 'start_return', methods: ['POST'])]
+    public function start(Request $request, int $id): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
+            $this->kit($id)->goTo(Stage::Returning);
+
+            return new Outcome($this->url($id), '');
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    #[Route('/kits/{id<\d+>}/return/home', name: 'bring_home', methods: ['POST'])]
+    public function home(Request $request, int $id, ReturnItem $return, KeepHomes $homes): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $return, $homes): Outcome {
+            $kit = $this->kit($id);
+            $cared = $input->list('cared');
+            $there = $this->storage($input, 'address');
+            $input->check();
+            $names = [];
+            foreach (\array_slice($input->list('items'), 0, 200) as $itemId) {
+                $item = $this->item((int) $itemId);
+                $to = $there ?? $homes->homeOrHeap($item);
+                if (null !== $there && null === $item->home) {
+                    $item->home = $there;
+                }
+                $return->home($step, $kit, $item, $to, $cared);
+                $names[] = $item->name;
+            }
+            if ([] === $names) {
+                throw StepRefused::nothingChosen();
+            }
+
+            return new Outcome($this->url($id, $cared), \sprintf('%s home.', 1 === \count($names) ? $names[0].' is' : \count($names).' things are'));
+        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
+    }
+
+    #[Route('/kits/{id<\d+>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
+    public function lost(Request $request, int $id, ReturnItem $return): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
+            $item = $this->item($input->id('item'));
+            $return->notHere($step, $this->kit($id), $item);
+
+            return new Outcome($this->url($id), \sprintf('%s is marked lost. Find shows where it was last seen.', $item->name));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    #[Route('/kits/{id<\d+>}/close', name: 'close_kit', methods: ['POST'])]
+    public function close(Request $request, int $id, ReturnItem $return): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
+            $kit = $this->kit($id);
+            $return->close($step, $kit);
+
+            return new Outcome($this->generateUrl('kit', ['id' => $id]), \sprintf('“%s” is closed. Everything is back where it belongs.', $kit->name));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    /** @return list<string> */
+    private function tickedIn(Request $request): array
+    {
+        return (new Input($request, $this->frame->quantities()))->list('cared');
+    }
+
+    /** @param list<string> $cared */
+    private function url(int $id, array $cared = []): string
+    {
+        return $this->generateUrl('return_kit', ['id' => $id] + ([] === $cared ? [] : ['cared' => implode(',', $cared)]));
+    }
+
+    /** @param list<string>|null $cared */
+    private function show(int $id, ?Problem $problem, ?array $cared = null): Response
+    {
+        $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
+        if (null === $kit['tray_id']) {
+            return $this->redirectToRoute('kit', ['id' => $id]);
+        }
+        $round = $this->kits->returnRound($id);
+        $stop = $round['stops'][0] ?? null;
+        $lit = [];
+        foreach ($round['stops'] as $index => $one) {
+            if (null !== $one['front']) {
+                $lit[(int) $one['front']] ??= (string) ($round['done'] + $index + 1);
+            }
+        }
+        $things = $stop['things'] ?? $round['homeless'];
+
+        return $this->render('return/round.html.twig', [
+            'kit' => $kit,
+            'round' => $round,
+            'stop' => $stop,
+            'lit' => $lit,
+            'at' => null === $stop ? null : $this->at($stop),
+            'cares' => $this->kits->cares($things, true),
+            'cared' => $cared ?? [],
+            'problem' => $problem,
+        ]);
+    }
+
+    /**
+     * @param array<string, mixed> $stop
+     *
+     * @return array<string, mixed>
+     */
+    private function at(array $stop): array
+    {
+        $place = $this->stores->place((string) $stop['address']) ?? [];
+        $scheme = (string) ($place['scheme'] ?? 'name');
+        $contents = $this->stores->contents((int) $stop['place_id'], $scheme);
+        $positions = [];
+        foreach ($stop['things'] as $thing) {
+            $positions[(int) $thing['item_id']] = $this->stores->position((int) $thing['item_id'], (int) $stop['place_id'], $scheme);
+        }
+
+        return ['place' => $place, 'strip' => $this->stores->incoming($contents, $stop['things'], $scheme), 'positions' => $positions];
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Entity\Account;
+use App\Entity\Item;
+use App\Entity\Place;
+use App\Entity\Role;
+use App\Entity\Room;
+use App\Service\FindIndex;
+use App\Service\People\Newcomer;
+use App\Service\People\OpenRoom;
+use App\Service\Step;
+use App\Service\Stores\BuildUnit;
+use App\Service\Stores\DescribeItem;
+use App\Service\Stores\TakeIn;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Storage\FilingScheme;
+use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\UnitTemplate;
+use Lottel\Core\Upkeep\Hazard;
+
+/** Sets up the demo room: its people, furniture and things. */
+final readonly class FurnishRoom
+{
+    public function __construct(
+        private DemoFiles $files,
+        private OpenRoom $open,
+        private BuildUnit $build,
+        private TakeIn $takeIn,
+        private DescribeItem $describe,
+        private FindIndex $index,
+        private EntityManagerInterface $entities,
+    ) {
+    }
+
+    public function people(): void
+    {
+        $file = $this->files->yaml('room');
+        foreach ($file['people'] as $person) {
+            $newcomer = new Newcomer($person['login'], $person['name'], $person['password']);
+            if ('owner' === $person['role']) {
+                ($this->open)($file['room']['name'], LengthUnit::from($file['room']['measure']), 'UTC', $newcomer);
+            } else {
+                $this->open->welcome($newcomer, Role::Helper);
+            }
+        }
+        $this->entities->flush();
+    }
+
+    public function furniture(): void
+    {
+        $file = $this->files->yaml('room');
+        $room = $this->entities->getRepository(Room::class)->findOneBy([]) ?? throw new \LogicException('The room comes first.');
+        foreach ($file['units'] as $unit) {
+            $places = ($this->build)($room, UnitTemplate::from($unit['template']), $unit['letters'], $unit['name'], $unit['wall'], $unit['rows'], $unit['columns'] ?? 1);
+            \assert(null !== $places[0]->unit);
+            $places[0]->unit->caution = $unit['caution'] ?? '';
+        }
+        foreach ($file['places'] as $address => $said) {
+            $this->label($this->place((string) $address), $said);
+        }
+        foreach ($file['inner'] as $inner) {
+            $this->build->divide($this->place($inner['in']), $inner['label'], $inner['kind'], $inner['name'], $inner['layer'] ?? 0);
+        }
+        $this->entities->flush();
+    }
+
+    public function things(Step $step): void
+    {
+        $colours = $this->files->yaml('colours');
+        foreach ($this->files->things() as $thing) {
+            $this->thing($step, $thing, $colours);
+        }
+    }
+
+    public function companions(): void
+    {
+        foreach ($this->files->yaml('story')['companions'] as [$one, $other]) {
+            $this->describe->belongTogether($this->item($one), $this->item($other));
+        }
+    }
+
+    public function item(string $name): Item
+    {
+        return $this->entities->getRepository(Item::class)->findOneBy(['name' => $name]) ?? throw new \LogicException("The demo room has no “{$name}”.");
+    }
+
+    public function place(string $address): Place
+    {
+        return $this->entities->getRepository(Place::class)->findOneBy(['address' => $address]) ?? throw new \LogicException("The demo room has no place “{$address}”.");
+    }
+
+    public function person(string $login): Account
+    {
+        return $this->entities->getRepository(Account::class)->findOneBy(['login' => $login]) ?? throw new \LogicException("The demo room has no “{$login}”.");
+    }
+
+    /** @param array<string, string> $said */
+    private function label(Place $place, array $said): void
+    {
+        $place->name = $said['name'];
+        $place->scheme = (string) FilingScheme::parse($said['scheme'] ?? 'name');
+        $place->saysKind = isset($said['kind']) ? Kind::from($said['kind']) : null;
+        $place->saysMaker = $said['maker'] ?? '';
+        $place->saysTheme = $said['theme'] ?? '';
+        $this->index->place($place);
+    }
+
+    /**
+     * @param array{address: string, name: string, maker: string, quantity: string, themes: list<string>, colour: string, words: string} $thing
+     * @param array<string, mixed>                                                                                                        $colours
+     */
+    private function thing(Step $step, array $thing, array $colours): void
+    {
+        $place = $this->place($thing['address']);
+        $words = array_map(trim(...), explode(',', $thing['words']));
+        $kind = $this->firstKind($words) ?? $place->saysKind ?? Kind::Other;
+        $tracking = \in_array('count', $words, true) ? Tracking::Count : $kind->usualTracking();
+        $item = new Item($thing['name'], $kind, $tracking, $place);
+        $item->maker = '' === $thing['maker'] ? $place->saysMaker : $thing['maker'];
+        $item->themes = [] === $thing['themes'] && '' !== $place->saysTheme ? [$place->saysTheme] : $thing['themes'];
+        $item->colourName = $thing['colour'];
+        $item->colour = isset($colours[$thing['colour']]) ? (string) $colours[$thing['colour']] : null;
+        $item->sentiments = Kind::StampSet === $place->saysKind ? str_replace(' / ', "\n", $thing['words']) : '';
+        $item->note = Kind::Paper === $place->saysKind ? $thing['words'] : '';
+        $hazards = array_values(array_filter($words, static fn (string $word): bool => null !== Hazard::tryFrom($word)));
+        $item->hazards = array_values(array_unique([...$item->hazards, ...$hazards]));
+        $this->entities->persist($item);
+        $this->index->item($item);
+        $quantity = (new QuantityText(LengthUnit::Inch))->parse(Tracking::One === $tracking ? '1' : $thing['quantity'], $tracking);
+        $this->takeIn->stock($step, $item, $place, $quantity, Kind::FinishedPiece === $kind ? Outside::MadeHere : Outside::Bought);
+    }
+
+    /** @param list<string> $words */
+    private function firstKind(array $words): ?Kind
+    {
+        foreach ($words as $word) {
+            if (null !== Kind::tryFrom($word)) {
+                return Kind::from($word);
+            }
+        }
+
+        return null;
+    }
+}

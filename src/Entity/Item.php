@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Entity;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\Thing;
+use Lottel\Core\Upkeep\Hazard;
+
+#[ORM\Entity]
+class Item
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public ?int $id = null;
+
+    #[ORM\Column(length: 120)]
+    public string $maker = '';
+
+    /** @var list<string> */
+    #[ORM\Column(type: 'json')]
+    public array $themes = [];
+
+    #[ORM\Column(length: 7, nullable: true)]
+    public ?string $colour = null;
+
+    #[ORM\Column(length: 60)]
+    public string $colourName = '';
+
+    #[ORM\Column(type: 'text')]
+    public string $sentiments = '';
+
+    #[ORM\Column(type: 'text')]
+    public string $note = '';
+
+    /** @var list<string> */
+    #[ORM\Column(type: 'json')]
+    public array $hazards;
+
+    public function __construct(
+        #[ORM\Column(length: 200)]
+        public string $name,
+        #[ORM\Column(length: 20)]
+        public Kind $kind,
+        #[ORM\Column(length: 10)]
+        public Tracking $tracking,
+        #[ORM\ManyToOne]
+        public ?Place $home,
+    ) {
+        $this->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $kind->usualHazards());
+    }
+
+    public function thing(): Thing
+    {
+        return new Thing((int) $this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour);
+    }
+}

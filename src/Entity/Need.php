@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Entity;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Kit\NeedState;
+
+/** A line of a kit's list. Quantities as the item's tracking counts. */
+#[ORM\Entity]
+class Need
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public ?int $id = null;
+
+    #[ORM\ManyToOne]
+    public ?Need $insteadOf = null;
+
+    #[ORM\Column]
+    public int $taken = 0;
+
+    #[ORM\Column(length: 10)]
+    public NeedState $state = NeedState::Open;
+
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'needs'), ORM\JoinColumn(nullable: false)]
+        public Kit $kit,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        public Item $item,
+        #[ORM\Column]
+        public int $quantity,
+    ) {
+    }
+
+    public function took(int $quantity): void
+    {
+        $this->settle($this->taken + $quantity);
+    }
+
+    public function putBack(int $quantity): void
+    {
+        $this->settle(max(0, $this->taken - $quantity));
+    }
+
+    /** The person says that no more of this is coming. */
+    public function thatIsAll(): void
+    {
+        $this->state = NeedState::after($this->quantity, $this->taken);
+    }
+
+    private function settle(int $taken): void
+    {
+        $this->taken = $taken;
+        $enough = $this->item->tracking->movesWhole() ? 1 : $this->quantity;
+        $this->state = $taken >= $enough ? NeedState::Taken : NeedState::Open;
+    }
+}

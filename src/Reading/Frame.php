@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Measure\LengthFormat;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Storage\Address;
+use Lottel\Core\Storage\InvalidAddress;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\RequestStack;
+use Symfony\Contracts\Service\ResetInterface;
+
+/** What every page shows around its own matter: the room's name and measure, the trays, what is out, what was just done. */
+final class Frame implements ResetInterface
+{
+    /** @var array{name: string, measure: string, time_zone: string}|null */
+    private ?array $room = null;
+
+    /** @var list<array<string, mixed>>|null */
+    private ?array $trays = null;
+
+    public function __construct(private readonly Connection $database, private readonly RequestStack $requests, private readonly ClockInterface $clock, private readonly bool $isDemo)
+    {
+    }
+
+    public function reset(): void
+    {
+        $this->room = $this->trays = null;
+    }
+
+    public function isDemo(): bool
+    {
+        return $this->isDemo;
+    }
+
+    /** @return array{name: string, measure: string, time_zone: string} */
+    public function room(): array
+    {
+        if (null === $this->room) {
+            $row = $this->database->fetchAssociative('SELECT name, measure, time_zone FROM room ORDER BY id LIMIT 1') ?: [];
+            $this->room = ['name' => (string) ($row['name'] ?? ''), 'measure' => (string) ($row['measure'] ?? 'in'), 'time_zone' => (string) ($row['time_zone'] ?? 'UTC')];
+        }
+
+        return $this->room;
+    }
+
+    public function measure(): LengthUnit
+    {
+        return LengthUnit::from($this->room()['measure']);
+    }
+
+    public function quantities(): QuantityText
+    {
+        return new QuantityText($this->measure());
+    }
+
+    public function lengths(): LengthFormat
+    {
+        return new LengthFormat($this->measure());
+    }
+
+    public function timeZone(): \DateTimeZone
+    {
+        return new \DateTimeZone($this->room()['time_zone']);
+    }
+
+    public function today(): \DateTimeImmutable
+    {
+        return $this->clock->now()->setTimezone($this->timeZone());
+    }
+
+    /** Returns an address as it is stored, or the text itself where it is none. */
+    public function address(string $typed): string
+    {
+        try {
+            return (string) Address::parse($typed);
+        } catch (InvalidAddress) {
+            return $typed;
+        }
+    }
+
+    /**
+     * Returns the open kits in order of their trays.
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function trays(): array
+    {
+        return $this->trays ??= array_map($this->tray(...), $this->database->fetchAllAssociative(
+            "SELECT k.id, k.name, k.stage, k.due_on, k.out_since, p.id AS tray_id, p.address AS tray, CAST(substr(p.address, 6) AS INTEGER) AS number,
+                    (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
+             FROM kit k JOIN place p ON p.id = k.tray_id ORDER BY number",
+        ));
+    }
+
+    public function thingsOut(): int
+    {
+        return (int) array_sum(array_column($this->trays(), 'out'));
+    }
+
+    public function notFiled(): int
+    {
+        return (int) $this->database->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'unfiled'");
+    }
+
+    public function planned(): int
+    {
+        return (int) $this->database->fetchOne("SELECT count(*) FROM kit WHERE stage = 'planned'");
+    }
+
+    /**
+     * Returns what the page before this one did, and whether it can be undone.
+     *
+     * @return array{id: string, said: string, undoable: bool}|null
+     */
+    public function done(): ?array
+    {
+        $id = $this->requests->getMainRequest()?->query->all()['done'] ?? null;
+        if (!\is_string($id) || 36 !== \strlen($id)) {
+            return null;
+        }
+        $row = $this->database->fetchAssociative(
+            'SELECT w.id, w.said, EXISTS (SELECT 1 FROM movement m WHERE m.request_id = w.id AND m.reverses_id IS NULL
+                AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS undoable
+             FROM write_request w WHERE w.id = ?',
+            [$id],
+        );
+
+        return false === $row || '' === $row['said'] ? null : ['id' => (string) $row['id'], 'said' => (string) $row['said'], 'undoable' => (bool) $row['undoable']];
+    }
+
+    /**
+     * @param array<string, mixed> $row
+     *
+     * @return array<string, mixed>
+     */
+    private function tray(array $row): array
+    {
+        $row['since'] = null === $row['out_since'] ? '' : $this->age((string) $row['out_since']);
+        $row['due'] = $this->due(null === $row['due_on'] ? null : (string) $row['due_on']);
+
+        return $row;
+    }
+
+    private function age(string $utc): string
+    {
+        $since = (new \DateTimeImmutable($utc, new \DateTimeZone('UTC')))->setTimezone($this->timeZone());
+        $days = (int) $since->setTime(0, 0)->diff($this->today()->setTime(0, 0))->days;
+
+        return match (true) {
+            0 === $days => 'since '.$since->format('G:i'),
+            1 === $days => '1 day',
+            default => $days.' days',
+        };
+    }
+
+    /** @return array{text: string, late: bool} */
+    public function due(?string $day): array
+    {
+        if (null === $day) {
+            return ['text' => 'no date', 'late' => false];
+        }
+        $due = new \DateTimeImmutable(substr($day, 0, 10), $this->timeZone());
+        $days = (int) $this->today()->setTime(0, 0)->diff($due)->format('%r%a');
+
+        return match (true) {
+            $days < -1 => ['text' => 'overdue '.-$days.' days', 'late' => true],
+            -1 === $days => ['text' => 'overdue 1 day', 'late' => true],
+            0 === $days => ['text' => 'due today', 'late' => false],
+            1 === $days => ['text' => 'due tomorrow', 'late' => false],
+            $days < 7 => ['text' => 'due '.$due->format('l'), 'late' => false],
+            default => ['text' => 'due '.$due->format('j M'), 'late' => false],
+        };
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Query\QueryBuilder;
+
+/** The log, newest line first. */
+final readonly class LogReading
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function lines(LogFilter $filter, int $most): array
+    {
+        return $this->query($filter)->setMaxResults($most)->fetchAllAssociative();
+    }
+
+    /** @return iterable<array<string, mixed>> */
+    public function all(LogFilter $filter): iterable
+    {
+        return $this->query($filter)->executeQuery()->iterateAssociative();
+    }
+
+    /** @return array{people: array<int, string>, kits: array<int, string>} */
+    public function choices(): array
+    {
+        return [
+            'people' => $this->database->fetchAllKeyValue('SELECT id, name FROM account ORDER BY name'),
+            'kits' => $this->database->fetchAllKeyValue('SELECT id, name FROM kit ORDER BY id DESC LIMIT 200'),
+        ];
+    }
+
+    private function query(LogFilter $filter): QueryBuilder
+    {
+        $query = $this->database->createQueryBuilder()
+            ->select('m.*', 'i.name AS item', 'i.tracking', 'f.address AS from_address', 'f.nature AS from_nature', 't.address AS to_address', 't.nature AS to_nature', 'a.name AS person', 'k.name AS kit', 'r.id AS reversed_by')
+            ->from('movement', 'm')
+            ->join('m', 'item', 'i', 'i.id = m.item_id')
+            ->join('m', 'place', 'f', 'f.id = m.from_id')
+            ->join('m', 'place', 't', 't.id = m.to_id')
+            ->join('m', 'account', 'a', 'a.id = m.account_id')
+            ->leftJoin('m', 'kit', 'k', 'k.id = m.kit_id')
+            ->leftJoin('m', 'movement', 'r', 'r.reverses_id = m.id')
+            ->orderBy('m.id', 'DESC');
+        foreach (['item_id' => $filter->item, 'kit_id' => $filter->kit, 'account_id' => $filter->person, 'reason' => $filter->reason] as $column => $value) {
+            if (null !== $value) {
+                $query->andWhere("m.$column = :$column")->setParameter($column, $value);
+            }
+        }
+        if (null !== $filter->place) {
+            $query->andWhere('m.id IN (SELECT id FROM movement WHERE from_id = :place UNION ALL SELECT id FROM movement WHERE to_id = :place)')->setParameter('place', $filter->place);
+        }
+        if (null !== $filter->from) {
+            $query->andWhere('m.at >= :since')->setParameter('since', $filter->from->format('Y-m-d H:i:s'));
+        }
+        if (null !== $filter->until) {
+            $query->andWhere('m.at < :until')->setParameter('until', $filter->until->format('Y-m-d H:i:s'));
+        }
+        if (null !== $filter->olderThan) {
+            $query->andWhere('m.id < :older')->setParameter('older', $filter->olderThan);
+        }
+
+        return $query;
+    }
+}

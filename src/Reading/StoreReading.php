@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Storage\FilingPosition;
+use Lottel\Core\Storage\FilingScheme;
+use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\Thing;
+
+/** What is in a place, where an item is, and where it stands there. */
+final readonly class StoreReading
+{
+    private const STRIP = 13;
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** @return array<string, mixed>|null */
+    public function place(string $address): ?array
+    {
+        return $this->database->fetchAssociative(
+            'SELECT p.*, u.letters, u.name AS unit_name, u.caution, o.address AS parent_address FROM place p LEFT JOIN unit u ON u.id = p.unit_id LEFT JOIN place o ON o.id = p.parent_id WHERE p.address = ?',
+            [$address],
+        ) ?: null;
+    }
+
+    /** @return list<array<string, mixed>> the contents in filing order */
+    public function contents(int $place, string $scheme): array
+    {
+        $rows = $this->database->fetchAllAssociativeIndexed('SELECT i.id AS k, i.*, b.quantity FROM balance b JOIN item i ON i.id = b.item_id WHERE b.place_id = ?', [$place]);
+        $sorted = FilingScheme::parse($scheme)->sort(array_values(array_map(self::thing(...), $rows)));
+
+        return array_map(static fn (Thing $thing): array => $rows[$thing->id], $sorted);
+    }
+
+    /** @return list<array<string, mixed>> the things whose home this is and that are on a tray */
+    public function outOf(int $place): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT i.id, i.name, i.tracking, b.quantity, t.address AS tray, k.id AS kit_id, k.name AS kit
+             FROM item i JOIN balance b ON b.item_id = i.id JOIN place t ON t.id = b.place_id AND t.nature = 'tray' LEFT JOIN kit k ON k.tray_id = t.id
+             WHERE i.home_id = ? ORDER BY i.name",
+            [$place],
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function inner(int $place): array
+    {
+        return $this->database->fetchAllAssociative('SELECT p.*, (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS things FROM place p WHERE p.parent_id = ? ORDER BY p.layer, p.address', [$place]);
+    }
+
+    /** @return array<string, mixed>|null */
+    public function item(int $id): ?array
+    {
+        $row = $this->database->fetchAssociative('SELECT i.*, h.address AS home, h.name AS home_name, h.scheme AS home_scheme FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id = ?', [$id]);
+
+        return false === $row ? null : $row;
+    }
+
+    /** @return list<array<string, mixed>> where an item is now, lost included */
+    public function whereabouts(int $item): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT b.quantity, p.id AS place_id, p.address, p.nature, k.id AS kit_id, k.name AS kit
+             FROM balance b JOIN place p ON p.id = b.place_id LEFT JOIN kit k ON k.tray_id = p.id
+             WHERE b.item_id = ? AND (p.nature <> 'outside' OR (p.address = 'lost' AND b.quantity > 0)) ORDER BY p.nature, p.address",
+            [$item],
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function companions(int $item): array
+    {
+        return $this->database->fetchAllAssociative(
+            'SELECT i.id, i.name, i.kind, h.address AS home FROM companion c JOIN item i ON i.id = CASE WHEN c.item_id = ?1 THEN c.other_id ELSE c.item_id END
+             LEFT JOIN place h ON h.id = i.home_id WHERE c.item_id = ?1 OR c.other_id = ?1 ORDER BY i.name',
+            [$item],
+        );
+    }
+
+    /** @return list<array<string, mixed>> the kits that want an item or had it */
+    public function kitsOf(int $item): array
+    {
+        return $this->database->fetchAllAssociative('SELECT k.id, k.name, k.stage, n.quantity, n.taken, n.state FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = ? ORDER BY k.id DESC LIMIT 12', [$item]);
+    }
+
+    /** Returns where an item stands, or would stand, among what is in a place now. */
+    public function position(int $item, int $place, string $scheme): FilingPosition
+    {
+        $row = $this->database->fetchAssociative('SELECT * FROM item WHERE id = ?', [$item]) ?: [];
+        $others = $this->database->fetchAllAssociative('SELECT i.* FROM balance b JOIN item i ON i.id = b.item_id WHERE b.place_id = ?', [$place]);
+
+        return FilingScheme::parse($scheme)->positionOf(self::thing($row), array_map(self::thing(...), $others));
+    }
+
+    /**
+     * Returns the spines of a place around the marked things: what stands there in filing order, gaps for what comes.
+     *
+     * @param list<array<string, mixed>> $contents
+     * @param list<int>                  $marked
+     *
+     * @return array{spines: list<array{name: string, marked: bool, colour: string|null}>, before: int, after: int}
+     */
+    public function strip(array $contents, array $marked): array
+    {
+        $first = null;
+        foreach ($contents as $index => $row) {
+            if (\in_array((int) $row['id'], $marked, true)) {
+                $first = $index;
+                break;
+            }
+        }
+        $from = max(0, min(($first ?? 0) - intdiv(self::STRIP, 2), \count($contents) - self::STRIP));
+        $shown = \array_slice($contents, $from, self::STRIP);
+        $spines = array_map(static fn (array $row): array => [
+            'name' => (string) $row['name'],
+            'marked' => \in_array((int) $row['id'], $marked, true),
+            'colour' => null === $row['colour'] ? null : (string) $row['colour'],
+        ], $shown);
+
+        return ['spines' => $spines, 'before' => $from, 'after' => max(0, \count($contents) - $from - \count($shown))];
+    }
+
+    /**
+     * Returns the spines of a place as they will stand once the coming things are back among them.
+     *
+     * @param list<array<string, mixed>> $contents
+     * @param list<array<string, mixed>> $coming
+     *
+     * @return array{spines: list<array{name: string, marked: bool, colour: string|null}>, before: int, after: int}
+     */
+    public function incoming(array $contents, array $coming, string $scheme): array
+    {
+        $rows = [];
+        foreach ([...$contents, ...$this->records($coming)] as $row) {
+            $rows[(int) $row['id']] = $row;
+        }
+        $sorted = FilingScheme::parse($scheme)->sort(array_values(array_map(self::thing(...), $rows)));
+
+        return $this->strip(array_map(static fn (Thing $thing): array => $rows[$thing->id], $sorted), array_map(static fn (array $row): int => (int) $row['item_id'], $coming));
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function lost(): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT i.id, i.name, i.maker, i.tracking, b.quantity, h.address AS home,
+                    (SELECT max(m.at) FROM movement m WHERE m.item_id = i.id AND m.to_id = b.place_id) AS since,
+                    (SELECT m.note FROM movement m WHERE m.item_id = i.id AND m.to_id = b.place_id ORDER BY m.id DESC LIMIT 1) AS note
+             FROM place p JOIN balance b ON b.place_id = p.id AND b.quantity > 0 JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id
+             WHERE p.nature = 'outside' AND p.address = 'lost' ORDER BY since DESC LIMIT 200",
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function notFiled(): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT i.id, i.name, i.maker, i.kind, i.tracking, b.quantity FROM place p JOIN balance b ON b.place_id = p.id JOIN item i ON i.id = b.item_id WHERE p.nature = 'unfiled' ORDER BY i.name LIMIT 200",
+        );
+    }
+
+    /**
+     * @param list<array<string, mixed>> $things
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function records(array $things): array
+    {
+        $marks = implode(', ', array_fill(0, \count($things), '?'));
+
+        return $this->database->fetchAllAssociative("SELECT * FROM item WHERE id IN ($marks)", array_column($things, 'item_id'));
+    }
+
+    /** @param array<string, mixed> $row */
+    public static function thing(array $row): Thing
+    {
+        /** @var list<string> $themes */
+        $themes = json_decode((string) $row['themes'], true) ?: [];
+
+        return new Thing((int) $row['id'], (string) $row['name'], (string) $row['maker'], Kind::from((string) $row['kind']), $themes, null === $row['colour'] ? null : (string) $row['colour']);
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Security;
+
+use Doctrine\DBAL\Connection;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\EventDispatcher\EventSubscriberInterface;
+use Symfony\Component\HttpFoundation\RequestStack;
+use Symfony\Component\Security\Core\Exception\TooManyLoginAttemptsAuthenticationException;
+use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
+use Symfony\Component\Security\Http\Event\CheckPassportEvent;
+use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
+
+/** Counts sign-ins before the password is looked at: five for a log-in from one address, fifty from an address, in ten minutes. */
+final readonly class SignInThrottle implements EventSubscriberInterface
+{
+    private const WINDOW_SECONDS = 600;
+    private const MOST_FOR_LOGIN = 5;
+    private const MOST_FOR_ADDRESS = 50;
+
+    public function __construct(private Connection $database, private RequestStack $requests, private ClockInterface $clock)
+    {
+    }
+
+    public static function getSubscribedEvents(): array
+    {
+        return [CheckPassportEvent::class => ['beforePassword', 2080], LoginSuccessEvent::class => 'onSuccess'];
+    }
+
+    public function beforePassword(CheckPassportEvent $event): void
+    {
+        $badge = $event->getPassport()->getBadge(UserBadge::class);
+        if (!$badge instanceof UserBadge) {
+            return;
+        }
+        $tries = $this->count($this->loginSubject($badge->getUserIdentifier()));
+        $triesFromHere = $this->count($this->address());
+        if ($tries > self::MOST_FOR_LOGIN || $triesFromHere > self::MOST_FOR_ADDRESS) {
+            throw new TooManyLoginAttemptsAuthenticationException((int) (self::WINDOW_SECONDS / 60));
+        }
+    }
+
+    public function onSuccess(LoginSuccessEvent $event): void
+    {
+        $badge = $event->getPassport()->getBadge(UserBadge::class);
+        if ($badge instanceof UserBadge) {
+            $this->database->delete('sign_in_failure', ['subject' => $this->loginSubject($badge->getUserIdentifier())]);
+        }
+    }
+
+    private function count(string $subject): int
+    {
+        $now = $this->clock->now()->getTimestamp();
+
+        return (int) $this->database->fetchOne(
+            'INSERT INTO sign_in_failure (subject, failures, since) VALUES (:subject, 1, :now)
+             ON CONFLICT (subject) DO UPDATE SET
+                failures = CASE WHEN since < :now - :window THEN 1 ELSE failures + 1 END,
+                since = CASE WHEN since < :now - :window THEN :now ELSE since END
+             RETURNING failures',
+            ['subject' => $subject, 'now' => $now, 'window' => self::WINDOW_SECONDS],
+        );
+    }
+
+    private function loginSubject(string $login): string
+    {
+        return mb_substr(mb_strtolower($login), 0, 60).'|'.$this->address();
+    }
+
+    private function address(): string
+    {
+        return $this->requests->getMainRequest()?->getClientIp() ?? 'unknown';
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+use App\Entity\Item;
+use App\Entity\Place;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+
+/** Keeps the full-text index true. Items have even numbers in it, places odd ones. */
+final readonly class FindIndex
+{
+    public function __construct(private Connection $database, private EntityManagerInterface $entities)
+    {
+    }
+
+    public function item(Item $item): void
+    {
+        $this->entities->flush();
+        $words = implode(' ', [$item->sentiments, implode(' ', $item->themes), $item->colourName, $item->kind->value, $item->note]);
+        $this->put(2 * (int) $item->id, $item->name, $item->maker, $words, $item->home->address ?? '');
+    }
+
+    public function place(Place $place): void
+    {
+        $this->entities->flush();
+        $words = implode(' ', [$place->kind, $place->saysKind->value ?? '', $place->saysMaker, $place->saysTheme, $place->unit->name ?? '']);
+        $this->put(2 * (int) $place->id + 1, $place->name, '', $words, $place->address);
+    }
+
+    private function put(int $row, string $name, string $maker, string $words, string $address): void
+    {
+        $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [$row]);
+        $this->database->executeStatement('INSERT INTO finder (rowid, name, maker, words, address) VALUES (?, ?, ?, ?, ?)', [$row, $name, $maker, $words, $address]);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service\Kit;
+
+use App\Entity\Item;
+use App\Entity\Kit;
+use App\Entity\Need;
+use App\Service\StepRefused;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Kit\NeedState;
+use Lottel\Core\Kit\RefusedStep;
+use Lottel\Core\Kit\Stage;
+use Lottel\Core\Log\RefusedMovement;
+
+/** Writes a kit's list: what it needs of which item. */
+final readonly class KitList
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /**
+     * @throws RefusedStep     if the kit is closed
+     * @throws RefusedMovement if the quantity cannot be
+     */
+    public function add(Kit $kit, Item $item, int $quantity): Need
+    {
+        if (Stage::Closed === $kit->stage) {
+            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Planned);
+        }
+        $need = $this->entities->getRepository(Need::class)->findOneBy(['kit' => $kit, 'item' => $item]);
+        if (null === $need) {
+            $item->tracking->check($quantity);
+            $need = new Need($kit, $item, $quantity);
+            $this->entities->persist($need);
+        } elseif (!$item->tracking->movesWhole()) {
+            $item->tracking->check($need->quantity + $quantity);
+            $need->quantity += $quantity;
+        }
+        $need->took(0);
+        $this->entities->flush();
+
+        return $need;
+    }
+
+    /** @throws RefusedMovement if the quantity cannot be */
+    public function change(Need $need, int $quantity): void
+    {
+        $need->item->tracking->check($quantity);
+        $need->quantity = $quantity;
+        $need->took(0);
+    }
+
+    /** @throws StepRefused if some of it is on the tray */
+    public function remove(Need $need): void
+    {
+        if ($need->taken > 0) {
+            throw StepRefused::isOnTheTray($need->item->name);
+        }
+        $this->entities->remove($need);
+    }
+
+    /** Takes back a substitute: what it stood for is wanted again. */
+    public function forgetSubstitute(Need $need): void
+    {
+        if (null !== $need->insteadOf && NeedState::Replaced === $need->insteadOf->state && 0 === $need->taken) {
+            $need->insteadOf->took(0);
+            $this->entities->remove($need);
+        }
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service\Kit;
+
+use App\Entity\Item;
+use App\Entity\Kit;
+use App\Entity\Place;
+use App\Service\Step;
+use App\Service\Stores\TakeIn;
+use Lottel\Core\Storage\PastedThing;
+
+/** Pulls something that the catalogue does not know yet: a name and the drawer are enough. */
+final readonly class PullUncatalogued
+{
+    public function __construct(private TakeIn $takeIn, private PullItem $pull)
+    {
+    }
+
+    public function __invoke(Step $step, Kit $kit, string $name, Place $from, int $quantity): Item
+    {
+        $kit->trayInUse();
+        $item = $this->takeIn->one($step, $from, new PastedThing($name, '', $quantity), 'first seen at a pull');
+        $this->pull->oneMore($step, $kit, $item, $item->tracking->movesWhole() ? 1 : $quantity);
+
+        return $item;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service\Kit;
+
+use App\Entity\Item;
+use App\Entity\Kit;
+use App\Entity\Place;
+use App\Service\FindIndex;
+use App\Service\LogBook;
+use App\Service\Step;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Storage\Kind;
+
+/** What happens to a tray's things at the bench. */
+final readonly class WorkAtBench
+{
+    public function __construct(private LogBook $log, private EntityManagerInterface $entities, private FindIndex $index)
+    {
+    }
+
+    public function useUp(Step $step, Kit $kit, Item $item, int $quantity, string $note = ''): void
+    {
+        $this->log->move($step, $item, $quantity, $kit->trayInUse(), $this->log->outside(Outside::UsedUp), Reason::Use, $kit, $note);
+    }
+
+    /**
+     * The kit became something: the finished pieces lie on its tray, what went into them is used up.
+     *
+     * @param array<int, Item> $goneInto
+     */
+    public function finish(Step $step, Kit $kit, string $name, int $quantity, ?Place $home, array $goneInto): Item
+    {
+        $tray = $kit->trayInUse();
+        foreach ($goneInto as $item) {
+            $this->useUp($step, $kit, $item, $this->log->quantity($item, $tray), 'went into '.$name);
+        }
+        $piece = new Item($name, Kind::FinishedPiece, Tracking::Count, $home);
+        $piece->themes = '' === $kit->occasion ? [] : [$kit->occasion];
+        $this->entities->persist($piece);
+        $this->index->item($piece);
+        $this->log->move($step, $piece, $quantity, $this->log->outside(Outside::MadeHere), $tray, Reason::Make, $kit);
+
+        return $piece;
+    }
+}

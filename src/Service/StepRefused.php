@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service;
+
+/** A step that makes no sense just now; the message tells a person why and what to do. */
+final class StepRefused extends \DomainException
+{
+    public static function nowhereToBeFound(string $item): self
+    {
+        return new self(\sprintf('%s is in no drawer now, as far as the log knows.', $item));
+    }
+
+    public static function isOnTheTray(string $item): self
+    {
+        return new self(\sprintf('%s is on the tray already. Return it, then take it off the list.', $item));
+    }
+
+    public static function trayIsGone(): self
+    {
+        return new self('That kit has left its tray since; pull the thing anew instead.');
+    }
+
+    public static function nothingToUndo(): self
+    {
+        return new self('There is nothing left to undo in that step.');
+    }
+
+    public static function careIsOpen(string $do): self
+    {
+        return new self('Tick what has been done first: '.$do);
+    }
+
+    public static function needsAHome(string $item): self
+    {
+        return new self(\sprintf('%s has no home yet. Say where it goes.', $item));
+    }
+
+    public static function addressIsTaken(string $address): self
+    {
+        return new self(\sprintf('There is a place %s already.', $address));
+    }
+
+    public static function nothingChosen(): self
+    {
+        return new self('Choose what is home first.');
+    }
+
+    public static function trackingIsKept(): self
+    {
+        return new self('This has moved already, so the way it is counted stays as it is. Make a new item to count it differently.');
+    }
+
+    public static function notLost(string $item): self
+    {
+        return new self(\sprintf('%s is not marked lost any more.', $item));
+    }
+}

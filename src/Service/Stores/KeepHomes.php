@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service\Stores;
+
+use App\Entity\Item;
+use App\Entity\Place;
+use App\Service\FindIndex;
+use App\Service\LogBook;
+use App\Service\Step;
+use App\Service\StepRefused;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Log\Reason;
+
+/** Where things belong, and bringing them there outside of a kit. */
+final readonly class KeepHomes
+{
+    public function __construct(private LogBook $log, private FindIndex $index)
+    {
+    }
+
+    /** Gives an item a home; what of it lies in the old home, or unfiled, moves along. */
+    public function giveHome(Step $step, Item $item, Place $home): void
+    {
+        $old = $item->home;
+        $item->home = $home;
+        $this->index->item($item);
+        foreach (array_filter([$old, $this->log->notFiled()]) as $from) {
+            $quantity = $this->log->quantity($item, $from);
+            if ($quantity > 0 && $from !== $home) {
+                $this->log->move($step, $item, $quantity, $from, $home, Reason::Move, null, null === $old ? 'got its first home' : 'got a new home');
+            }
+        }
+    }
+
+    /** A lost thing turned up: all of it is in that place again. */
+    public function foundAgain(Step $step, Item $item, Place $in): int
+    {
+        $lost = $this->log->outside(Outside::Lost);
+        $quantity = $this->log->quantity($item, $lost);
+        if ($quantity < 1) {
+            throw StepRefused::notLost($item->name);
+        }
+        $this->log->move($step, $item, $quantity, $lost, $in, Reason::FindAgain);
+
+        return $quantity;
+    }
+
+    public function homeOrHeap(Item $item): Place
+    {
+        return null !== $item->home && PlaceNature::Storage === $item->home->nature ? $item->home : $this->log->notFiled();
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Twig;
+
+use App\Reading\Frame;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\Length;
+use Symfony\Component\Uid\Uuid;
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFilter;
+use Twig\TwigFunction;
+
+final class LottelExtension extends AbstractExtension
+{
+    /** @var array<string, string>|null */
+    private ?array $manifest = null;
+
+    public function __construct(private readonly Frame $frame, private readonly RoomDrawing $drawing, private readonly string $projectDir)
+    {
+    }
+
+    public function getFilters(): array
+    {
+        return [
+            new TwigFilter('qty', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->print((int) $quantity, Tracking::from($tracking))),
+            new TwigFilter('qty_field', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->field((int) $quantity, Tracking::from($tracking))),
+            new TwigFilter('length', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
+            new TwigFilter('local', $this->local(...)),
+            new TwigFilter('words', static fn (string $json): array => array_values((array) json_decode($json, true))),
+        ];
+    }
+
+    public function getFunctions(): array
+    {
+        return [
+            new TwigFunction('fresh_id', static fn (): string => (string) Uuid::v7()),
+            new TwigFunction('built', $this->built(...)),
+            new TwigFunction('room_drawing', $this->drawing->room(...), ['is_safe' => ['html']]),
+            new TwigFunction('unit_drawing', $this->drawing->unit(...), ['is_safe' => ['html']]),
+        ];
+    }
+
+    private function local(?string $utc, string $format = 'j M Y, G:i'): string
+    {
+        return null === $utc ? '' : (new \DateTimeImmutable($utc, new \DateTimeZone('UTC')))->setTimezone($this->frame->timeZone())->format($format);
+    }
+
+    private function built(string $file): string
+    {
+        if (null === $this->manifest) {
+            $json = @file_get_contents($this->projectDir.'/public/build/manifest.json');
+            /** @var array<string, string> $manifest */
+            $manifest = false === $json ? [] : json_decode($json, true);
+            $this->manifest = $manifest;
+        }
+
+        return '/build/'.$file.'?v='.($this->manifest[$file] ?? '0');
+    }
+}

@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Web;
+
+use Lottel\Core\Colour\InvalidColour;
+use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Log\RefusedMovement;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\InvalidLength;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Uid\Uuid;
+
+/** Reads a form's fields into typed values and gathers what is wrong with them. */
+final class Input
+{
+    /** @var array<string, string> */
+    private array $errors = [];
+
+    public function __construct(private readonly Request $request, private readonly QuantityText $quantities)
+    {
+    }
+
+    public function requestId(): string
+    {
+        $id = $this->raw('_request');
+        if (!Uuid::isValid($id)) {
+            throw new InvalidInput(['' => 'This form is incomplete. Open its page again; what you typed is still here to copy.']);
+        }
+
+        return strtolower($id);
+    }
+
+    public function text(string $field, int $most, bool $required = false): string
+    {
+        $text = $this->clean($field);
+        if ($required && '' === $text) {
+            $this->refuse($field, 'Please fill this in.');
+        }
+        if (mb_strlen($text) > $most) {
+            $this->refuse($field, \sprintf('%s characters are too many; %d at the most.', number_format(mb_strlen($text)), $most));
+        }
+        if (preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $text)) {
+            $this->refuse($field, 'There are characters in this that cannot be printed.');
+        }
+
+        return $text;
+    }
+
+    public function secret(string $field, int $least): string
+    {
+        $secret = $this->raw($field);
+        if (mb_strlen($secret) < $least) {
+            $this->refuse($field, \sprintf('At least %d characters, please.', $least));
+        }
+        if (\strlen($secret) > 200) {
+            $this->refuse($field, '200 characters at the most.');
+        }
+
+        return $secret;
+    }
+
+    public function whole(string $field, int $least, int $most): int
+    {
+        $text = $this->clean($field);
+        if (!preg_match('/^-?\d{1,9}$/D', $text) || (int) $text < $least || (int) $text > $most) {
+            $this->refuse($field, \sprintf('Give a whole number from %s to %s.', number_format($least), number_format($most)));
+
+            return $least;
+        }
+
+        return (int) $text;
+    }
+
+    public function quantity(string $field, Tracking $tracking): int
+    {
+        try {
+            return $this->quantities->parse($this->clean($field), $tracking);
+        } catch (RefusedMovement|InvalidLength $problem) {
+            $this->refuse($field, $problem->getMessage());
+
+            return 1;
+        }
+    }
+
+    public function date(string $field): ?\DateTimeImmutable
+    {
+        $text = $this->clean($field);
+        if ('' === $text) {
+            return null;
+        }
+        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+        if (false === $date || $date->format('Y-m-d') !== $text) {
+            $this->refuse($field, 'Write the day like 2026-12-24.');
+
+            return null;
+        }
+
+        return $date;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return T
+     */
+    public function choice(string $field, string $enum): \BackedEnum
+    {
+        $chosen = $enum::tryFrom($this->clean($field));
+        if (null === $chosen) {
+            $this->refuse($field, 'Choose one of the list.');
+        }
+
+        return $chosen ?? $enum::cases()[0];
+    }
+
+    public function colour(string $field): ?string
+    {
+        $text = $this->clean($field);
+        if ('' === $text) {
+            return null;
+        }
+        try {
+            return Srgb::ofHex($text)->hex();
+        } catch (InvalidColour $problem) {
+            $this->refuse($field, $problem->getMessage());
+
+            return null;
+        }
+    }
+
+    /** @return list<string> */
+    public function list(string $field): array
+    {
+        $value = $this->request->request->all()[$field] ?? [];
+
+        return \is_array($value) ? array_values(array_map(strval(...), array_filter($value, is_scalar(...)))) : [];
+    }
+
+    public function isTicked(string $field): bool
+    {
+        return '' !== $this->raw($field);
+    }
+
+    public function id(string $field): int
+    {
+        $text = $this->clean($field);
+
+        return preg_match('/^\d{1,12}$/D', $text) ? (int) $text : 0;
+    }
+
+    public function refuse(string $field, string $message): void
+    {
+        $this->errors[$field] ??= $message;
+    }
+
+    /** @throws InvalidInput if anything was refused */
+    public function check(): void
+    {
+        if ([] !== $this->errors) {
+            throw new InvalidInput($this->errors);
+        }
+    }
+
+    private function clean(string $field): string
+    {
+        $text = $this->raw($field);
+        if (!mb_check_encoding($text, 'UTF-8')) {
+            $this->refuse($field, 'This is not readable text.');
+
+            return '';
+        }
+        $normal = \Normalizer::normalize($text, \Normalizer::FORM_C);
+
+        return trim(str_replace("\r\n", "\n", false === $normal ? $text : $normal));
+    }
+
+    private function raw(string $field): string
+    {
+        $value = $this->request->request->all()[$field] ?? '';
+
+        return \is_scalar($value) ? (string) $value : '';
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Web;
+
+use App\Entity\Account;
+use App\Entity\Item;
+use App\Entity\Kit;
+use App\Entity\Need;
+use App\Entity\Place;
+use App\Reading\Frame;
+use App\Service\Outcome;
+use App\Service\Step;
+use App\Service\Unknown;
+use App\Service\WriteOnce;
+use Doctrine\ORM\EntityManagerInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\RedirectResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Contracts\Service\Attribute\Required;
+
+/** What the pages share: a write goes through once and leads on, or comes back with its problem. */
+abstract class Page extends AbstractController
+{
+    private WriteOnce $once;
+    protected EntityManagerInterface $entities;
+    protected Frame $frame;
+
+    #[Required]
+    public function equip(WriteOnce $once, EntityManagerInterface $entities, Frame $frame): void
+    {
+        $this->once = $once;
+        $this->entities = $entities;
+        $this->frame = $frame;
+    }
+
+    /**
+     * @param callable(Input, Step): Outcome $work
+     * @param callable(Problem): Response    $again shows the page with the problem
+     */
+    protected function write(Request $request, callable $work, callable $again): Response
+    {
+        $input = new Input($request, $this->frame->quantities());
+        try {
+            $id = $input->requestId();
+            $outcome = $this->once->do($id, $this->me(), static fn (Step $step): Outcome => $work($input, $step));
+
+            return new RedirectResponse($this->withDone($outcome->goTo, $id), 303);
+        } catch (\Throwable $exception) {
+            $problem = Problem::from($exception, $request) ?? throw $exception;
+            $response = $again($problem);
+            $response->setStatusCode($problem->status);
+            $response->headers->set('HX-Push-Url', 'false');
+
+            return $response;
+        }
+    }
+
+    protected function me(): Account
+    {
+        $user = $this->getUser();
+        \assert($user instanceof Account);
+
+        return $user;
+    }
+
+    protected function item(int $id): Item
+    {
+        return $this->entities->find(Item::class, $id) ?? throw Unknown::item($id);
+    }
+
+    protected function kit(int $id): Kit
+    {
+        return $this->entities->find(Kit::class, $id) ?? throw Unknown::kit($id);
+    }
+
+    protected function place(string $address): Place
+    {
+        return $this->entities->getRepository(Place::class)->findOneBy(['address' => $address]) ?? throw Unknown::place($address);
+    }
+
+    protected function need(int $kitId, int $needId): Need
+    {
+        $need = $this->entities->find(Need::class, $needId);
+
+        return null !== $need && $need->kit->id === $kitId ? $need : throw Unknown::line($needId);
+    }
+
+    /** Reads the address of a storage place from a field; complains beside it where there is none. */
+    protected function storage(Input $input, string $field): ?Place
+    {
+        $typed = trim($input->text($field, 24));
+        if ('' === $typed) {
+            return null;
+        }
+        $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => $this->frame->address($typed)]);
+        if (null === $place || null === $place->unit) {
+            $input->refuse($field, \sprintf('There is no place “%s” in this room.', mb_substr($typed, 0, 24)));
+
+            return null;
+        }
+
+        return $place;
+    }
+
+    private function withDone(string $url, string $id): string
+    {
+        return $url.(str_contains($url, '?') ? '&' : '?').'done='.$id;
+    }
+}

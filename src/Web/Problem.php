@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Web;
+
+use App\Service\AlreadyOut;
+use App\Service\StepRefused;
+use Doctrine\DBAL\Exception\LockWaitTimeoutException;
+use Lottel\Core\Kit\RefusedStep;
+use Lottel\Core\Log\RefusedMovement;
+use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Storage\InvalidAddress;
+use Lottel\Core\Storage\InvalidPaste;
+use Lottel\Core\Storage\InvalidScheme;
+use Lottel\Core\Storage\InvalidUnit;
+use Symfony\Component\HttpFoundation\Request;
+
+/** What went wrong with a form, to be shown on its page again together with what was typed. */
+final readonly class Problem
+{
+    /**
+     * @param array<string, string> $errors message by field
+     * @param array<mixed>          $typed
+     */
+    private function __construct(public int $status, public string $message, private array $errors, private array $typed, private string $form)
+    {
+    }
+
+    /** Returns the problem that a person can mend, or null where the exception is a fault of the program. */
+    public static function from(\Throwable $exception, Request $request): ?self
+    {
+        [$status, $errors] = match (true) {
+            $exception instanceof InvalidInput => [422, $exception->errors],
+            $exception instanceof InvalidUnit => [422, [$exception->field => $exception->getMessage()]],
+            $exception instanceof InvalidPaste => [422, ['things' => $exception->getMessage()]],
+            $exception instanceof InvalidAddress => [422, ['address' => $exception->getMessage()]],
+            $exception instanceof InvalidScheme => [422, ['scheme' => $exception->getMessage()]],
+            $exception instanceof InvalidLength => [422, ['quantity' => $exception->getMessage()]],
+            $exception instanceof RefusedMovement => [422, ['quantity' => $exception->getMessage()]],
+            $exception instanceof AlreadyOut, $exception instanceof RefusedStep, $exception instanceof StepRefused => [409, []],
+            $exception instanceof LockWaitTimeoutException => [503, []],
+            default => [0, []],
+        };
+        if (0 === $status) {
+            return null;
+        }
+        $message = match (true) {
+            503 === $status => 'Somebody else is writing just now. Nothing is lost; press again.',
+            isset($errors['']) => $errors[''],
+            default => $exception->getMessage(),
+        };
+        $fields = $request->request->all();
+        $form = $fields['_form'] ?? '';
+
+        return new self($status, $message, $errors, $fields, \is_string($form) ? $form : '');
+    }
+
+    public function of(string $form, string $field): ?string
+    {
+        return $form === $this->form ? $this->errors[$field] ?? null : null;
+    }
+
+    public function typed(string $form, string $field, string $otherwise = ''): string
+    {
+        $value = $form === $this->form ? $this->typed[$field] ?? $otherwise : $otherwise;
+
+        return \is_scalar($value) ? (string) $value : $otherwise;
+    }
+
+    /** The message that belongs on the page, because no field of the form shows it. */
+    public function isShownBeside(string ...$fields): bool
+    {
+        return [] !== array_intersect($fields, array_keys($this->errors));
+    }
+}
