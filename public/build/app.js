@@ -107,7 +107,7 @@
         document.documentElement.classList.add('has-js');
         const zone = document.querySelector('[data-time-zone]');
         if (zone) zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone;
-        const lit = document.querySelector('.room .disc, .room .lit');
+        const lit = document.querySelector('.room-drawing .disc, .room-drawing .lit');
         const room = document.querySelector('.room');
         if (lit && room && room.scrollHeight > room.clientHeight) {
             const offset = lit.getBoundingClientRect().top - room.getBoundingClientRect().top;

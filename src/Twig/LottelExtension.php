@@ -26,7 +26,7 @@ final class LottelExtension extends AbstractExtension
         return [
             new TwigFilter('qty', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->print((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('qty_field', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->field((int) $quantity, Tracking::from($tracking))),
-            new TwigFilter('length', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
+            new TwigFilter('measured', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
             new TwigFilter('local', $this->local(...)),
             new TwigFilter('words', static fn (string $json): array => array_values((array) json_decode($json, true))),
         ];

@@ -133,6 +133,7 @@ final readonly class RoomDrawing
     {
         [$left, $top, $width, $height] = $box;
         $address = (string) $place['address'];
+        $font = max(8.0, min($font, $height - 3));
         $plate = \strlen($address) * $font * 0.62 + 6;
         $says = $address.' · '.('' === $place['name'] ? $place['kind'] : $place['name']).(0 === $out ? '' : \sprintf(' · %d out', $out));
         $svg = \sprintf('<rect class="front" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left, $top, $width, $height);
@@ -141,7 +142,7 @@ final readonly class RoomDrawing
         }
         if ($plate <= $width - 2 && $font + 2 <= $height) {
             $svg .= \sprintf(
-                '<rect class="plate" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
+                '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
                 $left + ($width - $plate) / 2, $top + ($height - $font - 2) / 2, $plate, $font + 2, $left + $width / 2, $top + $height / 2 + $font * 0.33, $font, self::escape($address),
             );
         }

@@ -16,7 +16,7 @@ final readonly class Elevation
      * @param float $mostHeight of a row
      * @param float $leastPlace height that the lowest place of a row should have, so that its address can be read
      */
-    public function __construct(private float $width, private float $gap = 10, private float $mostHeight = 170, private float $leastPlace = 17)
+    public function __construct(private float $width, private float $gap = 10, private float $mostHeight = 160, private float $leastPlace = 12)
     {
     }
 

@@ -57,10 +57,10 @@ enum UnitTemplate: string
     {
         $this->check($rows, $columns);
         [$width, $height, $depth, $floor] = match ($this) {
-            self::Chest => [400, 90 * $rows + 36, 450, 0],
+            self::Chest => [400, 120 * $rows + 36, 450, 0],
             self::Cubes => [330 * $columns + 36, 330 * $rows + 36, 390, 0],
             self::Cart => [420, 260 * $rows + 36, 350, 0],
-            self::Shelf => [900, 320 * $rows + 36, 300, 0],
+            self::Shelf => [800, 280 * $rows + 36, 300, 0],
             self::Rail => [90 * $columns + 36, 180 * $rows + 36, 80, 1200],
         };
 
