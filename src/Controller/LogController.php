@@ -64,7 +64,7 @@ final class LogController extends Page
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 
-    #[Route('/log/{id<\d+>}/reverse', name: 'reverse', methods: ['POST'])]
+    #[Route('/log/{id<\d{1,12}>}/reverse', name: 'reverse', methods: ['POST'])]
     public function reverse(Request $request, int $id, UndoStep $undo): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $undo): Outcome {

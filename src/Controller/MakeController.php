@@ -34,13 +34,13 @@ final class MakeController extends Page
         return $this->render('make/index.html.twig', ['kits' => $this->kits->all('open')]);
     }
 
-    #[Route('/kits/{id<\d+>}/make', name: 'make_kit', methods: ['GET'])]
+    #[Route('/kits/{id<\d{1,12}>}/make', name: 'make_kit', methods: ['GET'])]
     public function bench(Request $request, int $id): Response
     {
         return $this->show($id, null, $request->query->getString('q'));
     }
 
-    #[Route('/kits/{id<\d+>}/make/use', name: 'use_up', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/make/use', name: 'use_up', methods: ['POST'])]
     public function useUp(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
@@ -53,7 +53,7 @@ final class MakeController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d+>}/make/more', name: 'one_more', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/make/more', name: 'one_more', methods: ['POST'])]
     public function oneMore(Request $request, int $id, PullItem $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
@@ -66,7 +66,7 @@ final class MakeController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem, $request->request->getString('q')));
     }
 
-    #[Route('/kits/{id<\d+>}/make/finish', name: 'finish', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
     public function finish(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {

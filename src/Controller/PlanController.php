@@ -48,13 +48,13 @@ final class PlanController extends Page
         }, $this->showAll(...));
     }
 
-    #[Route('/kits/{id<\d+>}', name: 'kit', methods: ['GET'])]
+    #[Route('/kits/{id<\d{1,12}>}', name: 'kit', methods: ['GET'])]
     public function kitPage(Request $request, int $id, ?Problem $problem = null): Response
     {
         return $this->show($id, $problem, $request->query->getString('q'));
     }
 
-    #[Route('/kits/{id<\d+>}', name: 'describe_kit', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}', name: 'describe_kit', methods: ['POST'])]
     public function describe(Request $request, int $id, PlanKit $plan): Response
     {
         return $this->write($request, function (Input $input) use ($id, $plan): Outcome {
@@ -65,7 +65,7 @@ final class PlanController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d+>}/needs', name: 'add_need', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/needs', name: 'add_need', methods: ['POST'])]
     public function add(Request $request, int $id, KitList $list): Response
     {
         return $this->write($request, function (Input $input) use ($id, $list): Outcome {
@@ -78,7 +78,7 @@ final class PlanController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem, $request->request->getString('q')));
     }
 
-    #[Route('/kits/{id<\d+>}/needs/{need<\d+>}', name: 'change_need', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/needs/{need<\d{1,12}>}', name: 'change_need', methods: ['POST'])]
     public function change(Request $request, int $id, int $need, KitList $list): Response
     {
         return $this->write($request, function (Input $input) use ($id, $need, $list): Outcome {
@@ -97,7 +97,7 @@ final class PlanController extends Page
     }
 
     /** From an item or a drawer straight into a kit: one that is planned or out, or a new one. */
-    #[Route('/items/{id<\d+>}/into-kit', name: 'into_kit', methods: ['POST'])]
+    #[Route('/items/{id<\d{1,12}>}/into-kit', name: 'into_kit', methods: ['POST'])]
     public function intoKit(Request $request, int $id, KitList $list, PlanKit $plan, StartPull $start, PullItem $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $list, $plan, $start, $pull): Outcome {

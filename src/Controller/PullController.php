@@ -37,13 +37,13 @@ final class PullController extends Page
         return $this->render('pull/index.html.twig', ['kits' => $candidates]);
     }
 
-    #[Route('/kits/{id<\d+>}/pull', name: 'pull_kit', methods: ['GET'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull', name: 'pull_kit', methods: ['GET'])]
     public function round(Request $request, int $id): Response
     {
         return $this->show($id, null, $request->query->getInt('instead'), $request->query->getString('q'));
     }
 
-    #[Route('/kits/{id<\d+>}/pull', name: 'start_pull', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull', name: 'start_pull', methods: ['POST'])]
     public function start(Request $request, int $id, StartPull $start): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $start): Outcome {
@@ -54,7 +54,7 @@ final class PullController extends Page
         }, fn (Problem $problem): Response => $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]));
     }
 
-    #[Route('/kits/{id<\d+>}/pull/take', name: 'take', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull/take', name: 'take', methods: ['POST'])]
     public function take(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -68,7 +68,7 @@ final class PullController extends Page
         });
     }
 
-    #[Route('/kits/{id<\d+>}/pull/not-here', name: 'not_here', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull/not-here', name: 'not_here', methods: ['POST'])]
     public function notHere(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -79,7 +79,7 @@ final class PullController extends Page
         });
     }
 
-    #[Route('/kits/{id<\d+>}/pull/fewer', name: 'fewer', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull/fewer', name: 'fewer', methods: ['POST'])]
     public function fewer(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -92,7 +92,7 @@ final class PullController extends Page
         });
     }
 
-    #[Route('/kits/{id<\d+>}/pull/instead', name: 'instead', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull/instead', name: 'instead', methods: ['POST'])]
     public function instead(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step) use ($id, $pull): string {
@@ -106,7 +106,7 @@ final class PullController extends Page
     }
 
     /** Something that the catalogue does not know yet. */
-    #[Route('/kits/{id<\d+>}/pull/unknown', name: 'pull_unknown', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull/unknown', name: 'pull_unknown', methods: ['POST'])]
     public function unknown(Request $request, int $id, PullUncatalogued $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
@@ -125,7 +125,7 @@ final class PullController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d+>}/pull/end', name: 'end_pull', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/pull/end', name: 'end_pull', methods: ['POST'])]
     public function end(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
@@ -166,7 +166,7 @@ final class PullController extends Page
             $need = $this->need($id, (int) $needId);
 
             return ['need' => $need, 'quantity' => $planned[(int) $needId] ?? max(1, $need->quantity - $need->taken)];
-        }, array_slice($needIds, 0, 100));
+        }, \array_slice($needIds, 0, 100));
     }
 
     private function roundUrl(int $id): string
@@ -213,7 +213,7 @@ final class PullController extends Page
         $place = $this->stores->place((string) $stop['address']) ?? [];
         $scheme = (string) ($place['scheme'] ?? 'name');
         $contents = $this->stores->contents((int) $stop['place_id'], $scheme);
-        $items = array_map(static fn (array $thing): int => (int) $thing['item_id'], $stop['things']);
+        $items = array_values(array_map(static fn (array $thing): int => (int) $thing['item_id'], $stop['things']));
         $positions = $companions = [];
         foreach ($items as $item) {
             $positions[$item] = $this->stores->position($item, (int) $stop['place_id'], $scheme);

@@ -32,13 +32,13 @@ final class ReturnController extends Page
         return $this->render('return/index.html.twig', ['kits' => $this->kits->all('open')]);
     }
 
-    #[Route('/kits/{id<\d+>}/return', name: 'return_kit', methods: ['GET'])]
+    #[Route('/kits/{id<\d{1,12}>}/return', name: 'return_kit', methods: ['GET'])]
     public function round(int $id): Response
     {
         return $this->show($id, null);
     }
 
-    #[Route('/kits/{id<\d+>}/return', name: 'start_return', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/return', name: 'start_return', methods: ['POST'])]
     public function start(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
@@ -48,7 +48,7 @@ final class ReturnController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d+>}/return/home', name: 'bring_home', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/return/home', name: 'bring_home', methods: ['POST'])]
     public function home(Request $request, int $id, ReturnItem $return, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return, $homes): Outcome {
@@ -74,7 +74,7 @@ final class ReturnController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
     }
 
-    #[Route('/kits/{id<\d+>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
     public function lost(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
@@ -85,7 +85,7 @@ final class ReturnController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d+>}/close', name: 'close_kit', methods: ['POST'])]
+    #[Route('/kits/{id<\d{1,12}>}/close', name: 'close_kit', methods: ['POST'])]
     public function close(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {

@@ -155,20 +155,20 @@ final class StoresController extends Page
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
-    #[Route('/items/{id<\d+>}', name: 'item', methods: ['GET'])]
+    #[Route('/items/{id<\d{1,12}>}', name: 'item', methods: ['GET'])]
     public function itemPage(int $id, ?Problem $problem = null): Response
     {
         return $this->showItem($id, $problem);
     }
 
-    #[Route('/items/{id<\d+>}/edit', name: 'edit_item', methods: ['GET'])]
+    #[Route('/items/{id<\d{1,12}>}/edit', name: 'edit_item', methods: ['GET'])]
     #[IsGranted('ROLE_OWNER')]
     public function editItem(int $id): Response
     {
         return $this->showEdit($id, null);
     }
 
-    #[Route('/items/{id<\d+>}/edit', name: 'describe_item', methods: ['POST'])]
+    #[Route('/items/{id<\d{1,12}>}/edit', name: 'describe_item', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function describeItem(Request $request, int $id, DescribeItem $describe): Response
     {
@@ -193,7 +193,7 @@ final class StoresController extends Page
         }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
     }
 
-    #[Route('/items/{id<\d+>}/companions', name: 'add_companion', methods: ['POST'])]
+    #[Route('/items/{id<\d{1,12}>}/companions', name: 'add_companion', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function companion(Request $request, int $id, DescribeItem $describe): Response
     {
@@ -212,7 +212,7 @@ final class StoresController extends Page
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d+>}/home', name: 'give_home', methods: ['POST'])]
+    #[Route('/items/{id<\d{1,12}>}/home', name: 'give_home', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function giveHome(Request $request, int $id, KeepHomes $homes): Response
     {
@@ -225,7 +225,7 @@ final class StoresController extends Page
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d+>}/found', name: 'found_again', methods: ['POST'])]
+    #[Route('/items/{id<\d{1,12}>}/found', name: 'found_again', methods: ['POST'])]
     public function found(Request $request, int $id, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
@@ -237,7 +237,7 @@ final class StoresController extends Page
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d+>}/stock', name: 'stock', methods: ['POST'])]
+    #[Route('/items/{id<\d{1,12}>}/stock', name: 'stock', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function stock(Request $request, int $id, TakeIn $takeIn): Response
     {

@@ -115,7 +115,7 @@ final readonly class FurnishRoom
 
     /**
      * @param array{address: string, name: string, maker: string, quantity: string, themes: list<string>, colour: string, words: string} $thing
-     * @param array<string, mixed>                                                                                                        $colours
+     * @param array<string, mixed> $colours
      */
     private function thing(Step $step, array $thing, array $colours): void
     {

@@ -104,7 +104,7 @@ final class TellStory
         $this->at((int) $chapter['planned'], 'pulling' === $until ? 7 * 60 + 40 : 19 * 60);
         $id = 0;
         $this->do($who, function (Step $step) use ($chapter, &$id): void {
-            $due = isset($chapter['due']) ? $this->today->modify(\sprintf('%+d days', $chapter['due'])) : null;
+            $due = isset($chapter['due']) ? ($this->today->modify(\sprintf('%+d days', $chapter['due'])) ?: null) : null;
             $kit = ($this->plan)($step, new KitDescription($chapter['name'], $chapter['makes'], $due, $chapter['for'] ?? '', $chapter['occasion'] ?? '', $chapter['note'] ?? ''));
             $id = (int) $kit->id;
         });

@@ -44,7 +44,7 @@ final readonly class AuditReading
     }
 
     /**
-     * @param array<int, Place>    $places
+     * @param array<int, Place> $places
      * @param array<int, Tracking> $trackings
      *
      * @return array{Balances, int}

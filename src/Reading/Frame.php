@@ -91,9 +91,9 @@ final class Frame implements ResetInterface
     public function trays(): array
     {
         return $this->trays ??= array_map($this->tray(...), $this->database->fetchAllAssociative(
-            "SELECT k.id, k.name, k.stage, k.due_on, k.out_since, p.id AS tray_id, p.address AS tray, CAST(substr(p.address, 6) AS INTEGER) AS number,
+            'SELECT k.id, k.name, k.stage, k.due_on, k.out_since, p.id AS tray_id, p.address AS tray, CAST(substr(p.address, 6) AS INTEGER) AS number,
                     (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
-             FROM kit k JOIN place p ON p.id = k.tray_id ORDER BY number",
+             FROM kit k JOIN place p ON p.id = k.tray_id ORDER BY number',
         ));
     }
 

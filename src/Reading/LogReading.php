@@ -17,7 +17,7 @@ final readonly class LogReading
     /** @return list<array<string, mixed>> */
     public function lines(LogFilter $filter, int $most): array
     {
-        return $this->query($filter)->setMaxResults($most)->fetchAllAssociative();
+        return array_values($this->query($filter)->setMaxResults($most)->fetchAllAssociative());
     }
 
     /** @return iterable<array<string, mixed>> */

@@ -102,7 +102,7 @@ final readonly class StoreReading
      * Returns the spines of a place around the marked things: what stands there in filing order, gaps for what comes.
      *
      * @param list<array<string, mixed>> $contents
-     * @param list<int>                  $marked
+     * @param list<int> $marked
      *
      * @return array{spines: list<array{name: string, marked: bool, colour: string|null}>, before: int, after: int}
      */

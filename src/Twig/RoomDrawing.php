@@ -55,7 +55,14 @@ final readonly class RoomDrawing
     {
         return \sprintf(
             '<svg class="elevation" role="group" aria-label="%s" viewBox="%.1f %.1f %.1f %.1f" width="%.0f" height="%.0f">%s</svg>',
-            self::escape($title), -self::MARGIN, -self::MARGIN, $width + 2 * self::MARGIN, $height + 2 * self::MARGIN, $width + 2 * self::MARGIN, $height + 2 * self::MARGIN, $inside,
+            self::escape($title),
+            -self::MARGIN,
+            -self::MARGIN,
+            $width + 2 * self::MARGIN,
+            $height + 2 * self::MARGIN,
+            $width + 2 * self::MARGIN,
+            $height + 2 * self::MARGIN,
+            $inside,
         );
     }
 
@@ -73,7 +80,7 @@ final readonly class RoomDrawing
     }
 
     /**
-     * @param array<int, array<string, mixed>>       $units
+     * @param array<int, array<string, mixed>> $units
      * @param array<int, list<array<string, mixed>>> $fronts
      *
      * @return list<array{id: int, wall: string, width: int, height: int, lowest: int}>
@@ -98,16 +105,21 @@ final readonly class RoomDrawing
 
         return \sprintf(
             '<a class="unit-name" href="%s"><title>%s · %s</title><text x="%.1f" y="%.1f">%s%s</text></a>',
-            self::escape($this->urls->generate('unit', ['letters' => $unit['letters']])), self::escape((string) $unit['letters']), self::escape($name), $x + $width / 2, $y,
-            self::escape((string) $unit['letters']), '' === $shown ? '' : ' · '.self::escape($shown),
+            self::escape($this->urls->generate('unit', ['letters' => $unit['letters']])),
+            self::escape((string) $unit['letters']),
+            self::escape($name),
+            $x + $width / 2,
+            $y,
+            self::escape((string) $unit['letters']),
+            '' === $shown ? '' : ' · '.self::escape($shown),
         );
     }
 
     /**
-     * @param array<string, mixed>       $unit
+     * @param array<string, mixed> $unit
      * @param list<array<string, mixed>> $fronts
-     * @param array<int, int>            $out
-     * @param array<int, string>         $lit
+     * @param array<int, int> $out
+     * @param array<int, string> $lit
      */
     private function box(array $unit, array $fronts, array $out, array $lit, float $x, float $y, float $scale, float $font): string
     {
@@ -126,8 +138,8 @@ final readonly class RoomDrawing
     }
 
     /**
-     * @param array<string, mixed>                $place
-     * @param array{float, float, float, float}   $box   left, top, width, height
+     * @param array<string, mixed> $place
+     * @param array{float, float, float, float} $box left, top, width, height
      */
     private function front(array $place, array $box, int $out, bool $isLit, float $font): string
     {
@@ -143,13 +155,26 @@ final readonly class RoomDrawing
         if ($plate <= $width - 2 && $font + 2 <= $height) {
             $svg .= \sprintf(
                 '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
-                $left + ($width - $plate) / 2, $top + ($height - $font - 2) / 2, $plate, $font + 2, $left + $width / 2, $top + $height / 2 + $font * 0.33, $font, self::escape($address),
+                $left + ($width - $plate) / 2,
+                $top + ($height - $font - 2) / 2,
+                $plate,
+                $font + 2,
+                $left + $width / 2,
+                $top + $height / 2 + $font * 0.33,
+                $font,
+                self::escape($address),
             );
         }
 
         return \sprintf(
             '<a class="place%s%s" href="%s" tabindex="%d" aria-label="%s"><title>%s</title>%s</a>',
-            $isLit ? ' lit' : '', 0 === $out ? '' : ' out', self::escape($this->urls->generate('place', ['address' => $address])), $isLit ? 0 : -1, self::escape($says), self::escape($says), $svg,
+            $isLit ? ' lit' : '',
+            0 === $out ? '' : ' out',
+            self::escape($this->urls->generate('place', ['address' => $address])),
+            $isLit ? 0 : -1,
+            self::escape($says),
+            self::escape($says),
+            $svg,
         );
     }
 

@@ -27,13 +27,14 @@ final readonly class ErrorPage
         if ($exception instanceof AccessDeniedException || $exception instanceof AuthenticationException) {
             return;
         }
+        $unknown = $exception->getPrevious() instanceof Unknown ? $exception->getPrevious() : null;
         $status = match (true) {
-            $exception instanceof Unknown => 404,
             $exception instanceof HttpExceptionInterface => $exception->getStatusCode(),
             default => 500,
         };
         $message = match (true) {
-            $exception instanceof Unknown, 403 === $status && $exception instanceof HttpExceptionInterface && !$exception->getPrevious() instanceof AccessDeniedException => $exception->getMessage(),
+            null !== $unknown => $unknown->getMessage(),
+            403 === $status && !$exception->getPrevious() instanceof AccessDeniedException => $exception->getMessage(),
             403 === $status => 'Only the owner of the room can do this.',
             404 === $status => 'There is no such page.',
             405 === $status => 'This address takes forms only. Go back and use the button.',

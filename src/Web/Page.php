@@ -38,7 +38,7 @@ abstract class Page extends AbstractController
 
     /**
      * @param callable(Input, Step): Outcome $work
-     * @param callable(Problem): Response    $again shows the page with the problem
+     * @param callable(Problem): Response $again shows the page with the problem
      */
     protected function write(Request $request, callable $work, callable $again): Response
     {

@@ -21,7 +21,7 @@ final readonly class Problem
 {
     /**
      * @param array<string, string> $errors message by field
-     * @param array<mixed>          $typed
+     * @param array<mixed> $typed
      */
     private function __construct(public int $status, public string $message, private array $errors, private array $typed, private string $form)
     {

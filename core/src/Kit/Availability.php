@@ -8,8 +8,8 @@ namespace Lottel\Core\Kit;
 final readonly class Availability
 {
     /**
-     * @param int $atHome   in storage now
-     * @param int $onTrays  on the trays of other kits now
+     * @param int $atHome in storage now
+     * @param int $onTrays on the trays of other kits now
      * @param int $wantedByOthers wanted by other kits and not yet taken
      */
     public function __construct(public int $atHome, public int $onTrays, public int $wantedByOthers)

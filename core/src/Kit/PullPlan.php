@@ -10,10 +10,10 @@ final class PullPlan
     /**
      * Returns how much to take from which place, and how much is in no place of storage.
      *
-     * @param int             $wanted  still to be taken
-     * @param array<int, int> $stored  quantity by place, storage only
-     * @param int|null        $home    the item's home
-     * @param bool            $isWhole whether a pull takes all that is there
+     * @param int $wanted still to be taken
+     * @param array<int, int> $stored quantity by place, storage only
+     * @param int|null $home the item's home
+     * @param bool $isWhole whether a pull takes all that is there
      *
      * @return array{from: array<int, int>, missing: int}
      */

@@ -10,10 +10,10 @@ final class Audit
     /**
      * Returns every difference and every broken law, in order of item and place.
      *
-     * @param array<int, array<int, int>>  $believed   place to quantity, by item
-     * @param array<int, array<int, int>>  $recomputed place to quantity, by item
-     * @param array<int, bool>             $inside     whether a place is inside, by place
-     * @param array<int, Tracking>         $trackings  by item
+     * @param array<int, array<int, int>> $believed place to quantity, by item
+     * @param array<int, array<int, int>> $recomputed place to quantity, by item
+     * @param array<int, bool> $inside whether a place is inside, by place
+     * @param array<int, Tracking> $trackings by item
      *
      * @return list<array{item: int, place: int|null, what: string, believed: int, recomputed: int}>
      */

@@ -22,7 +22,7 @@ final readonly class QuantityText
      * Reads a quantity: a whole number of things, a length for what is counted by length, or eighths for a level.
      *
      * @throws RefusedMovement if it is not whole, below 1 or out of range
-     * @throws InvalidLength   if a length cannot be read
+     * @throws InvalidLength if a length cannot be read
      */
     public function parse(string $text, Tracking $tracking): int
     {

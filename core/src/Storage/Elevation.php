@@ -11,8 +11,8 @@ namespace Lottel\Core\Storage;
 final readonly class Elevation
 {
     /**
-     * @param float $width      of the panel
-     * @param float $gap        between units
+     * @param float $width of the panel
+     * @param float $gap between units
      * @param float $mostHeight of a row
      * @param float $leastPlace height that the lowest place of a row should have, so that its address can be read
      */

@@ -72,7 +72,7 @@ enum UnitTemplate: string
      *
      * @return list<PlannedPlace>
      *
-     * @throws InvalidUnit    if rows or columns are out of range
+     * @throws InvalidUnit if rows or columns are out of range
      * @throws InvalidAddress if the unit's letters cannot begin an address
      */
     public function places(string $letters, int $rows, int $columns = 1): array

@@ -22,7 +22,7 @@ final readonly class KitList
     }
 
     /**
-     * @throws RefusedStep     if the kit is closed
+     * @throws RefusedStep if the kit is closed
      * @throws RefusedMovement if the quantity cannot be
      */
     public function add(Kit $kit, Item $item, int $quantity): Need

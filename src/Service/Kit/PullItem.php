@@ -35,7 +35,7 @@ final readonly class PullItem
     /**
      * Takes a line's thing from a place to the kit's tray.
      *
-     * @throws AlreadyOut      if it is a single thing that somebody else has
+     * @throws AlreadyOut if it is a single thing that somebody else has
      * @throws RefusedMovement if there is not so much
      */
     public function take(Step $step, Need $need, Place $from, int $quantity, string $note = ''): void

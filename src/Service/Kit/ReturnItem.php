@@ -31,7 +31,7 @@ final readonly class ReturnItem
      *
      * @param list<string> $cared the hazards whose care was ticked
      *
-     * @throws StepRefused     if a care that must be ticked is not
+     * @throws StepRefused if a care that must be ticked is not
      * @throws RefusedMovement if it is not on the tray
      */
     public function home(Step $step, Kit $kit, Item $item, Place $to, array $cared): void

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Entity\Item;
+use App\Reading\AuditReading;
+use Symfony\Component\DomCrawler\Crawler;
+
+final class LoopTest extends RoomTestCase
+{
+    private Item $gulls;
+    private Item $terns;
+    private Item $card;
+    private Item $ink;
+    private int $kit;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->furnish();
+        [$this->gulls, $this->terns] = $this->putInto('C1', 'Lighthouse & gulls; Two Bollards', 'Tern and tide; Two Bollards', 'Lantern room', 'Loose rope');
+        [$this->card] = $this->putInto('C2', 'Petrel card; Marrowlight Paper; 24');
+        [$this->ink] = $this->putInto('C3', 'Petrel ink');
+        $this->kit = $this->planKit('Kiosk gulls', [[$this->gulls, 1], [$this->card, 10], [$this->ink, 1]]);
+    }
+
+    public function testFromTheDrawerIntoAKitAndBackHome(): void
+    {
+        $page = $this->postAndFollow("/kits/{$this->kit}/pull");
+        self::assertStringContainsString('stop 1 of 3', $this->text());
+        self::assertStringContainsString('between Lantern room and Loose rope', $this->text());
+        self::assertSame('C1', $page->filter('.plate.big span')->text());
+
+        $this->take('C1', $this->gulls);
+        $this->take('C2', $this->card);
+        $page = $this->take('C3', $this->ink);
+        self::assertStringContainsString('Everything is on tray 1', $this->text());
+        $this->postAndFollow("/kits/{$this->kit}/pull/end");
+        self::assertSame(['bought' => -24, 'C2' => 14, 'tray 1' => 10], $this->sorted($this->card));
+
+        $this->postAndFollow("/kits/{$this->kit}/make/use", ['item' => $this->card->id, 'quantity' => '6', '_form' => 'use']);
+        $this->postAndFollow("/kits/{$this->kit}/make/use", ['item' => $this->ink->id, 'quantity' => '3', '_form' => 'use']);
+        $this->postAndFollow("/kits/{$this->kit}/make/finish", ['name' => 'Gull card', 'quantity' => '6', 'address' => 'c4']);
+        $this->post("/kits/{$this->kit}/close");
+        self::assertSame(409, $this->code());
+        self::assertStringContainsString('4 things are still on the tray', $this->text());
+
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        self::assertStringContainsString('stop 1 of 4', $this->text());
+        $this->post("/kits/{$this->kit}/return/home", ['items' => [$this->gulls->id]]);
+        self::assertSame(409, $this->code(), 'the stamps are not clean yet');
+        self::assertStringContainsString('Clean the stamps', $this->text());
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->gulls->id], 'cared' => ['inky']]);
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->card->id]]);
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->ink->id]]);
+        $piece = (int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Gull card'");
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$piece]]);
+        self::assertStringContainsString('The tray is empty', $this->text());
+        $this->postAndFollow("/kits/{$this->kit}/close");
+        self::assertSame('closed', $this->stage($this->kit));
+
+        self::assertSame(['bought' => -24, 'C2' => 18, 'used up' => 6], $this->sorted($this->card));
+        self::assertSame(['bought' => -8, 'C3' => 5, 'used up' => 3], $this->sorted($this->ink), 'the ink goes home with what is left');
+        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        $this->get("/log?kit={$this->kit}");
+        foreach (['pull', 'use', 'make', 'return', 'cared for: inky', 'Olive'] as $seen) {
+            self::assertStringContainsString($seen, $this->text());
+        }
+    }
+
+    public function testARoundIsGoneOnWithFromAnotherDevice(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->take('C1', $this->gulls);
+        $this->signIn('hank');
+        $page = $this->get("/kits/{$this->kit}/pull");
+        self::assertStringContainsString('stop 2 of 3', $this->text());
+        self::assertSame('C2', $page->filter('.plate.big span')->text());
+        self::assertSame('10', $page->filter('.row.big .amount')->text());
+    }
+
+    public function testNotHereIsLoggedAndFoundAgainLater(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->postAndFollow("/kits/{$this->kit}/pull/not-here", ['place' => 'C1', 'need' => $this->needId($this->kit, $this->gulls)]);
+        self::assertSame(['bought' => -1, 'lost' => 1], $this->sorted($this->gulls));
+        $this->get('/upkeep');
+        self::assertStringContainsString('Lighthouse & gulls', $this->text());
+        self::assertStringContainsString('not here at the pull', $this->text());
+        $this->postAndFollow("/items/{$this->gulls->id}/found", ['address' => 'C2']);
+        self::assertSame(['bought' => -1, 'C2' => 1], $this->sorted($this->gulls));
+        $this->post("/items/{$this->gulls->id}/found", ['address' => 'C2']);
+        self::assertSame(409, $this->code());
+    }
+
+    public function testFewerWithAndWithoutMoreInTheDrawer(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $need = $this->needId($this->kit, $this->card);
+        $this->postAndFollow("/kits/{$this->kit}/pull/fewer", ['place' => 'C2', 'need' => $need, 'quantity' => '7', 'no_more' => '1']);
+        self::assertSame(['bought' => -24, 'lost' => 17, 'tray 1' => 7], $this->sorted($this->card));
+        $this->get("/kits/{$this->kit}");
+        self::assertStringContainsString('fewer: 7', $this->text());
+    }
+
+    public function testSomethingElseInsteadAndItsUndo(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $page = $this->postAndFollow("/kits/{$this->kit}/pull/instead", ['place' => 'C1', 'need' => $this->needId($this->kit, $this->gulls), 'item' => $this->terns->id]);
+        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
+        self::assertSame('replaced', $this->database()->fetchOne('SELECT state FROM need WHERE kit_id = ? AND item_id = ?', [$this->kit, $this->gulls->id]));
+        $this->browser->submit($page->filter('.said form')->form());
+        self::assertSame(303, $this->code());
+        self::assertSame(['bought' => -1, 'C1' => 1], $this->sorted($this->terns));
+        self::assertSame('open', $this->database()->fetchOne('SELECT state FROM need WHERE kit_id = ? AND item_id = ?', [$this->kit, $this->gulls->id]));
+        self::assertSame(0, $this->needId($this->kit, $this->terns), 'the substitute is off the list again');
+    }
+
+    public function testSomethingThatTheCatalogueDoesNotKnowYet(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->postAndFollow("/kits/{$this->kit}/pull/unknown", ['name' => 'Odd gull 🐦 עוף', 'address' => 'c1', 'quantity' => '1']);
+        $item = $this->entities()->getRepository(Item::class)->findOneBy(['name' => 'Odd gull 🐦 עוף']);
+        self::assertNotNull($item);
+        self::assertSame('stamp set', $item->kind->value, 'it takes over what its drawer says');
+        self::assertSame('C1', $item->home?->address);
+        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($item));
+        $this->post("/kits/{$this->kit}/pull/unknown", ['name' => '', 'address' => 'Z9', 'quantity' => 'many', '_form' => 'unknown']);
+        self::assertSame(422, $this->code());
+        self::assertStringContainsString('Please fill this in.', $this->text());
+        self::assertStringContainsString('There is no place “Z9”', $this->text());
+        self::assertStringContainsString('whole number', $this->text());
+    }
+
+    public function testOneMoreThingAtTheBench(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $page = $this->get("/kits/{$this->kit}/make?q=tern");
+        $this->browser->submit($page->filter('form[action$="/make/more"]')->form());
+        self::assertSame(303, $this->code());
+        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
+    }
+
+    public function testWhatIsNotOnTheTrayAtTheReturnIsLost(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->take('C1', $this->gulls);
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        $this->postAndFollow("/kits/{$this->kit}/return/lost", ['item' => $this->gulls->id]);
+        self::assertSame(['bought' => -1, 'lost' => 1], $this->sorted($this->gulls));
+        $this->postAndFollow("/kits/{$this->kit}/close");
+        self::assertSame('closed', $this->stage($this->kit));
+    }
+
+    public function testAThingWithoutAHomeGetsOneOnTheWay(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->postAndFollow("/kits/{$this->kit}/make/finish", ['name' => 'Loose card', 'quantity' => '2', 'address' => '']);
+        $piece = $this->entities()->getRepository(Item::class)->findOneBy(['name' => 'Loose card']);
+        self::assertNotNull($piece);
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        self::assertStringContainsString('These have no home', $this->text());
+        $this->post("/kits/{$this->kit}/return/home", ['items' => [$piece->id], 'address' => 'Q7', '_form' => 'home']);
+        self::assertSame(422, $this->code());
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$piece->id]]);
+        self::assertSame(['made here' => -2, 'not filed' => 2], $this->sorted($piece));
+        $this->postAndFollow("/items/{$piece->id}/home", ['address' => 'C5']);
+        self::assertSame(['C5' => 2, 'made here' => -2], $this->sorted($piece));
+    }
+
+    public function testAListIsWrittenAndSaysWhatOtherKitsWant(): void
+    {
+        $page = $this->postAndFollow('/kits', ['name' => 'Second', 'makes' => '4 cards', 'due_on' => '2027-01-05', '_form' => 'kit']);
+        $second = (int) $this->database()->fetchOne("SELECT id FROM kit WHERE name = 'Second'");
+        $page = $this->get("/kits/{$second}?q=petrel");
+        $this->browser->submit($page->filter('form[action$="/needs"]')->eq(0)->form());
+        $this->postAndFollow("/kits/{$second}/needs", ['item' => $this->card->id, 'quantity' => '20']);
+        self::assertStringContainsString('Also wanted by Kiosk gulls', $this->text());
+        self::assertStringContainsString('free of 24', $this->text());
+        $need = $this->needId($second, $this->card);
+        $this->postAndFollow("/kits/{$second}/needs/{$need}", ['quantity' => '3']);
+        self::assertSame(3, (int) $this->database()->fetchOne('SELECT quantity FROM need WHERE id = ?', [$need]));
+        $this->postAndFollow("/kits/{$second}/needs/{$need}", ['remove' => '1']);
+        self::assertSame(0, $this->needId($second, $this->card));
+    }
+
+    public function testStraightFromTheItemOntoATray(): void
+    {
+        $this->postAndFollow("/items/{$this->terns->id}/into-kit", ['kit' => '0', 'now' => '1']);
+        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
+        self::assertStringContainsString('Tray 1 · On the bench', $this->text());
+    }
+
+    private function take(string $address, Item $item): Crawler
+    {
+        return $this->postAndFollow("/kits/{$this->kit}/pull/take", ['place' => $address, 'needs' => [$this->needId($this->kit, $item)]]);
+    }
+
+    /** @return array<string, int> */
+    private function sorted(Item $item): array
+    {
+        $balances = $this->balances($item);
+        uksort($balances, strcasecmp(...));
+
+        return $balances;
+    }
+}

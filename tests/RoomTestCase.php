@@ -1,0 +1,197 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Entity\Account;
+use App\Entity\Item;
+use App\Entity\Kit;
+use App\Entity\Place;
+use App\Entity\Role;
+use App\Entity\Room;
+use App\Service\Kit\KitDescription;
+use App\Service\Kit\KitList;
+use App\Service\Kit\PlanKit;
+use App\Service\Outcome;
+use App\Service\People\Newcomer;
+use App\Service\People\OpenRoom;
+use App\Service\Step;
+use App\Service\Stores\BuildUnit;
+use App\Service\Stores\TakeIn;
+use App\Service\WriteOnce;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\PastedThing;
+use Lottel\Core\Storage\UnitTemplate;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\Uid\Uuid;
+
+/** A small room with an owner, a helper and one chest of drawers, in a browser without a window. */
+abstract class RoomTestCase extends WebTestCase
+{
+    protected KernelBrowser $browser;
+
+    protected function setUp(): void
+    {
+        $this->browser = self::createClient(server: ['HTTP_SEC_FETCH_SITE' => 'same-origin']);
+        $this->browser->disableReboot();
+    }
+
+    protected function furnish(): void
+    {
+        $open = $this->service(OpenRoom::class);
+        $open('Test loft', LengthUnit::Inch, 'UTC', new Newcomer('olive', 'Olive', 'olives-password'));
+        $open->welcome(new Newcomer('hank', 'Hank', 'hanks-password'), Role::Helper);
+        $this->entities()->flush();
+        $room = $this->entities()->getRepository(Room::class)->findOneBy([]) ?? throw new \LogicException();
+        $places = ($this->service(BuildUnit::class))($room, UnitTemplate::Chest, 'C', 'chest', 'north wall', 5);
+        $places[0]->saysKind = Kind::StampSet;
+        $places[1]->saysKind = Kind::Paper;
+        $places[2]->saysKind = Kind::Ink;
+        $this->entities()->flush();
+        $this->signIn('olive');
+    }
+
+    protected function signIn(string $login): void
+    {
+        $this->browser->loginUser($this->account($login));
+    }
+
+    /** @return list<Item> */
+    protected function putInto(string $address, string ...$lines): array
+    {
+        $items = [];
+        $this->step(function (Step $step) use ($address, $lines, &$items): void {
+            $items = ($this->service(TakeIn::class))($step, $this->place($address), PastedThing::lines(implode("\n", $lines)));
+        });
+
+        return $items;
+    }
+
+    /** @param list<array{Item, int}> $needs */
+    protected function planKit(string $name, array $needs): int
+    {
+        $id = 0;
+        $this->step(function (Step $step) use ($name, $needs, &$id): void {
+            $kit = ($this->service(PlanKit::class))($step, new KitDescription($name));
+            foreach ($needs as [$item, $quantity]) {
+                $this->service(KitList::class)->add($kit, $this->item((int) $item->id), $quantity);
+            }
+            $id = (int) $kit->id;
+        });
+
+        return $id;
+    }
+
+    /** @param callable(Step): void $work */
+    protected function step(callable $work, string $login = 'olive'): void
+    {
+        $this->service(WriteOnce::class)->do((string) Uuid::v7(), $this->account($login), static function (Step $step) use ($work): Outcome {
+            $work($step);
+
+            return new Outcome('/', 'done');
+        });
+    }
+
+    /** @param array<string, mixed> $fields */
+    protected function post(string $path, array $fields = [], ?string $requestId = null): Crawler
+    {
+        return $this->browser->request('POST', $path, $fields + ['_request' => $requestId ?? (string) Uuid::v7()]);
+    }
+
+    /** @param array<string, mixed> $fields */
+    protected function postAndFollow(string $path, array $fields = []): Crawler
+    {
+        $this->post($path, $fields);
+        self::assertSame(303, $this->code(), mb_substr(strip_tags((string) $this->browser->getResponse()->getContent()), 0, 2000));
+
+        return $this->browser->followRedirect();
+    }
+
+    protected function get(string $path): Crawler
+    {
+        return $this->browser->request('GET', $path);
+    }
+
+    /** @phpstan-impure */
+    protected function code(): int
+    {
+        return $this->browser->getResponse()->getStatusCode();
+    }
+
+    protected function text(): string
+    {
+        return (string) preg_replace('/\s+/u', ' ', html_entity_decode(strip_tags((string) $this->browser->getResponse()->getContent()), \ENT_QUOTES));
+    }
+
+    /** @return array<string, int> quantity by address, of an item */
+    protected function balances(Item $item): array
+    {
+        return array_map(intval(...), $this->database()->fetchAllKeyValue('SELECT p.address, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? ORDER BY p.address', [$item->id]));
+    }
+
+    protected function movements(): int
+    {
+        return (int) $this->database()->fetchOne('SELECT count(*) FROM movement');
+    }
+
+    protected function needId(int $kit, Item $item): int
+    {
+        return (int) $this->database()->fetchOne('SELECT id FROM need WHERE kit_id = ? AND item_id = ?', [$kit, $item->id]);
+    }
+
+    protected function stage(int $kit): string
+    {
+        return (string) $this->database()->fetchOne('SELECT stage FROM kit WHERE id = ?', [$kit]);
+    }
+
+    protected function item(int $id): Item
+    {
+        return $this->entities()->find(Item::class, $id) ?? throw new \LogicException('No such item.');
+    }
+
+    protected function kit(int $id): Kit
+    {
+        return $this->entities()->find(Kit::class, $id) ?? throw new \LogicException('No such kit.');
+    }
+
+    protected function place(string $address): Place
+    {
+        return $this->entities()->getRepository(Place::class)->findOneBy(['address' => $address]) ?? throw new \LogicException('No such place.');
+    }
+
+    protected function account(string $login): Account
+    {
+        return $this->entities()->getRepository(Account::class)->findOneBy(['login' => $login]) ?? throw new \LogicException('Nobody is called that.');
+    }
+
+    protected function database(): Connection
+    {
+        return $this->service(Connection::class);
+    }
+
+    protected function entities(): EntityManagerInterface
+    {
+        return $this->service(EntityManagerInterface::class);
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    protected function service(string $class): object
+    {
+        $service = self::getContainer()->get($class);
+        \assert($service instanceof $class);
+
+        return $service;
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Service\People\OpenRoom;
+
+final class StoresTest extends RoomTestCase
+{
+    public function testFromNothingToAFirstPulledThing(): void
+    {
+        $this->get('/');
+        $this->browser->followRedirect();
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('Your room', $this->text());
+        $this->browser->request('POST', '/begin', ['room' => '', 'measure' => 'ells', 'name' => 'Nell', 'login' => '', 'password' => 'short', '_form' => 'begin']);
+        self::assertSame(422, $this->code());
+        self::assertSame('Nell', $this->browser->getCrawler()->filter('#begin-name')->attr('value'));
+        self::assertCount(3, $this->browser->getCrawler()->filter('.field-error'));
+
+        $this->browser->request('POST', '/begin', ['room' => 'The back room', 'measure' => 'mm', 'name' => 'Nell', 'login' => 'nell', 'password' => 'nells-password', 'time_zone' => 'Europe/Oslo', '_form' => 'begin']);
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('step 2 of 3', $this->text());
+        $this->browser->submit($page->filter('form[action$="/new-unit"]')->form(['template' => 'chest', 'rows' => '3', 'name' => 'chest', 'wall' => 'by the window']));
+        $page = $this->browser->followRedirect();
+        self::assertSame('A1', $page->filter('.plate.big span')->text());
+        $this->browser->submit($page->filter('form[action$="/things"]')->form(['things' => "Gulls\nTerns\nPuffins"]));
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('3 things are in A1 now.', $this->text());
+        $this->browser->submit($page->selectButton('Take it out')->form());
+        self::assertSame(303, $this->code());
+        self::assertSame('tray 1', $this->database()->fetchOne("SELECT p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'tray'"));
+        $this->get('/begin');
+        self::assertSame(302, $this->code(), 'a room has one first run');
+    }
+
+    public function testASecondOwnerCannotBegin(): void
+    {
+        $this->furnish();
+        $this->browser->restart();
+        $this->browser->request('POST', '/begin', ['room' => 'Mine now', 'measure' => 'in', 'name' => 'X', 'login' => 'x', 'password' => 'xxxxxxxxxxx']);
+        self::assertSame(302, $this->code());
+        self::assertTrue($this->service(OpenRoom::class)->isOpen());
+        self::assertSame(2, (int) $this->database()->fetchOne('SELECT count(*) FROM account'));
+    }
+
+    public function testFindsByNameMakerSentimentThemeColourAndAddress(): void
+    {
+        $this->furnish();
+        [$gulls, $other] = $this->putInto('C1', 'Lighthouse & gulls; Two Bollards', 'Éider family; Oddling');
+        $this->postAndFollow("/items/{$gulls->id}/edit", ['name' => 'Lighthouse & gulls', 'maker' => 'Two Bollards', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => 'seabirds, lighthouses', 'colour' => '#1F5C6B', 'colour_name' => 'Petrel', 'sentiments' => "Guide me home\nWishing you a safe harbour", 'note' => '']);
+        foreach (['light', 'gulls two', 'bollards', 'safe harb', 'seabird', 'petrel', 'c1', 'eider', 'ÉIDER fam', 'guide  home!'] as $query) {
+            $this->get('/find?q='.urlencode($query));
+            self::assertStringContainsString(str_contains(mb_strtolower($query), 'ider') ? 'Éider family' : 'Lighthouse & gulls', $this->text(), $query);
+        }
+        foreach (['zebra', '', '"', '*', 'NEAR(', "'; --", 'AND OR NOT', str_repeat('zz ', 3000)] as $query) {
+            $this->get('/find?q='.urlencode($query));
+            self::assertSame(200, $this->code(), $query);
+            self::assertStringNotContainsString('Lighthouse & gulls', $this->text());
+        }
+        $page = $this->get('/find?q=guide');
+        self::assertCount(1, $page->filter('.room-drawing a.place.lit'), 'its drawer lights up in the room');
+        $kit = $this->planKit('Gulls', [[$gulls, 1]]);
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $gulls)]]);
+        $this->get('/find?q=guide');
+        self::assertStringContainsString('out: tray 1 · Gulls', $this->text());
+    }
+
+    public function testHtmxGetsTheResultsAndTheRoomAlone(): void
+    {
+        $this->furnish();
+        $this->putInto('C1', 'Tern');
+        $this->browser->request('GET', '/find?q=te', [], [], ['HTTP_HX_REQUEST' => 'true', 'HTTP_HX_TARGET' => 'results']);
+        $html = (string) $this->browser->getResponse()->getContent();
+        self::assertStringContainsString('hx-swap-oob="true"', $html);
+        self::assertStringNotContainsString('<html', $html);
+    }
+
+    public function testAPlaceShowsItsContentsInOrderWhatIsOutAndItsLog(): void
+    {
+        $this->furnish();
+        $items = $this->putInto('C1', 'Yawl', 'The anchor', 'Kelp 10', 'Kelp 2');
+        $page = $this->get('/stores/places/c1');
+        self::assertSame(['The anchor', 'Kelp 2', 'Kelp 10', 'Yawl'], $page->filter('.spine-name')->extract(['_text']));
+        $kit = $this->planKit('Yawls', [[$items[0], 1]]);
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $items[0])]]);
+        $page = $this->get('/stores/places/C1');
+        self::assertStringContainsString('Out of here', $this->text());
+        self::assertStringContainsString('tray 1 · Yawls', $this->text());
+        self::assertCount(1, $page->filter('.room-drawing a.place.out'));
+        self::assertStringContainsString('C1 → tray 1', $page->filter('.log-lines')->text());
+        $this->get("/items/{$items[0]->id}");
+        self::assertStringContainsString('last, behind Kelp 10', $this->text());
+    }
+
+    public function testAPlaceInsideAPlaceTakesItsRulesOver(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/stores/places/C1', ['name' => 'stamps', 'scheme' => 'maker', 'scheme_then' => 'name', 'says_kind' => 'die', 'says_maker' => 'Oddling', 'says_theme' => 'sea', '_form' => 'describe']);
+        $this->postAndFollow('/stores/places/C1/inner', ['label' => 'B', 'kind' => 'tray', 'inner_name' => 'lower', 'layer' => '1']);
+        [$item] = $this->putInto('C1.b', 'Wave die');
+        self::assertSame(['die', 'Oddling', ['sea'], 'maker,name'], [$item->kind->value, $item->maker, $item->themes, $this->place('C1.b')->scheme]);
+        $this->post('/stores/places/C1/inner', ['label' => 'b', 'kind' => 'tray', 'inner_name' => '', 'layer' => '0']);
+        self::assertSame(409, $this->code());
+        $this->post('/stores/places/C1/inner', ['label' => 'b b', 'kind' => 'tray', 'inner_name' => '', 'layer' => '99', '_form' => 'inner']);
+        self::assertSame(422, $this->code());
+        $this->post('/stores/places/C1', ['scheme' => 'weight', '_form' => 'describe']);
+        self::assertSame(422, $this->code());
+        $this->post('/stores/places/C1/things', ['things' => "a\nb;c;d;e", '_form' => 'things']);
+        self::assertSame(422, $this->code());
+        self::assertStringContainsString('Line 2 has too many semicolons', $this->text());
+        self::assertSame("a\nb;c;d;e", trim($this->browser->getCrawler()->filter('#things-things')->text(normalizeWhitespace: false)));
+    }
+
+    public function testUnitsThatCannotBeAreRefused(): void
+    {
+        $this->furnish();
+        foreach ([['rows' => '0'], ['rows' => '10000'], ['rows' => 'six'], ['letters' => 'C'], ['letters' => '7'], ['template' => 'moon']] as $wrong) {
+            $page = $this->post('/stores/new-unit', $wrong + ['template' => 'chest', 'rows' => '4', 'columns' => '1', 'letters' => 'D', 'name' => 'my chest', 'wall' => '', '_form' => 'unit']);
+            self::assertContains($this->code(), [409, 422], json_encode($wrong, \JSON_THROW_ON_ERROR));
+            self::assertSame('my chest', $page->filter('#unit-name')->attr('value'));
+        }
+        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM unit'));
+    }
+
+    public function testCompanionsAreShownOnBothAndAtThePull(): void
+    {
+        $this->furnish();
+        [$stamps, $other] = $this->putInto('C1', 'Gulls', 'Other');
+        [$dies] = $this->putInto('C4', 'Gull dies');
+        $this->postAndFollow("/items/{$stamps->id}/companions", ['companion' => 'Gull dies']);
+        $this->get("/items/{$dies->id}");
+        self::assertStringContainsString('Gulls', $this->browser->getCrawler()->filter('.item-facts')->text());
+        $this->post("/items/{$stamps->id}/companions", ['companion' => 'Nothing like it', '_form' => 'companion']);
+        self::assertSame(422, $this->code());
+        $kit = $this->planKit('Gulls', [[$stamps, 1]]);
+        $this->postAndFollow("/kits/{$kit}/pull");
+        self::assertStringContainsString('goes with Gull dies (C4)', $this->text());
+    }
+
+    public function testTheWayAThingIsCountedStaysOnceItMoved(): void
+    {
+        $this->furnish();
+        [$tern] = $this->putInto('C1', 'Tern');
+        $this->post("/items/{$tern->id}/edit", ['name' => 'Tern', 'kind' => 'stamp set', 'tracking' => 'count', 'themes' => '', 'colour' => '', '_form' => 'item']);
+        self::assertSame(409, $this->code());
+        $page = $this->post("/items/{$tern->id}/edit", ['name' => 'Tern', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => '', 'colour' => 'blue', '_form' => 'item']);
+        self::assertSame(422, $this->code());
+        self::assertSame('blue', $page->filter('#item-colour')->attr('value'));
+    }
+
+    public function testAHelperIsLetInAndSignsIn(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/upkeep/people', ['name' => 'Wyn', 'login' => 'wyn', 'password' => 'wyns-password']);
+        self::assertSame(['ROLE_HELPER'], $this->account('wyn')->getRoles());
+        $this->post('/upkeep/people', ['name' => 'Wyn', 'login' => 'WYN', 'password' => 'wyns-password', '_form' => 'helper']);
+        self::assertSame(422, $this->code());
+    }
+
+    public function testEveryPageShowsInMillimetresToo(): void
+    {
+        $this->furnish();
+        $this->database()->executeStatement("UPDATE room SET measure = 'mm'");
+        $this->get('/stores/units/c');
+        self::assertStringContainsString('400 mm × 636 mm × 450 mm', $this->text());
+    }
+}
