@@ -42,7 +42,7 @@ final class BadInputTest extends RoomTestCase
     public function testUnknownIdsAreSaidSo(string $path, string $message): void
     {
         $this->get($path);
-        self::assertSame(404, $this->code());
+        $this->assertCode(404);
         self::assertStringContainsString($message, $this->text());
     }
 
@@ -59,13 +59,13 @@ final class BadInputTest extends RoomTestCase
     {
         $before = $this->movements();
         $page = $this->post("/kits/{$this->kit}/needs", ['item' => $this->card->id, 'quantity' => $quantity, 'q' => 'petrel', '_form' => 'add']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertStringContainsString('whole number', $page->filter('.field-error')->text());
         self::assertSame($quantity, $page->filter("#qty-{$this->card->id}")->attr('value'), 'what was typed is still there');
 
         $this->postAndFollow("/kits/{$this->kit}/pull");
         $page = $this->post("/kits/{$this->kit}/pull/fewer", ['place' => 'C2', 'need' => $this->needId($this->kit, $this->card), 'quantity' => $quantity, '_form' => 'fewer-'.$this->needId($this->kit, $this->card)]);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertSame($before, $this->movements());
     }
 
@@ -73,11 +73,11 @@ final class BadInputTest extends RoomTestCase
     {
         $this->postAndFollow("/kits/{$this->kit}/pull");
         $this->post("/kits/{$this->kit}/pull/fewer", ['place' => 'C2', 'need' => $this->needId($this->kit, $this->card), 'quantity' => '25']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertStringContainsString('only 24 in C2', $this->text());
         $this->postAndFollow("/kits/{$this->kit}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($this->kit, $this->card)]]);
         $page = $this->post("/kits/{$this->kit}/make/use", ['item' => $this->card->id, 'quantity' => '11', '_form' => "use-{$this->card->id}"]);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertStringContainsString('only 10 in tray 1', $page->filter('.field-error')->text());
     }
 
@@ -98,7 +98,7 @@ final class BadInputTest extends RoomTestCase
         if (" \u{00a0}\n" === $name) {
             self::assertContains($this->code(), [303, 422]);
         } else {
-            self::assertSame(422, $this->code());
+            $this->assertCode(422);
             self::assertStringContainsString($message, $page->filter('#kit-name-error')->text());
             self::assertSame('12 cards', $page->filter('#kit-makes')->attr('value'));
             self::assertSame("line one\nline two", $page->filter('#kit-note')->text(normalizeWhitespace: false));
@@ -117,7 +117,7 @@ final class BadInputTest extends RoomTestCase
     {
         foreach (['2026-02-30', 'soon', '12/24/2026', '2026-13-01'] as $date) {
             $page = $this->post('/kits', ['name' => 'A kit', 'due_on' => $date, '_form' => 'kit']);
-            self::assertSame(422, $this->code(), $date);
+            $this->assertCode(422, $date);
             self::assertSame($date, $page->filter('#kit-due_on')->attr('value'));
         }
     }
@@ -132,7 +132,7 @@ final class BadInputTest extends RoomTestCase
         $id = (int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Rope ribbon'");
         foreach (['4 1/0', '1/0', 'a yard', '-2', '4 1 4'] as $length) {
             $page = $this->post("/items/{$id}/stock", ['quantity' => $length, 'address' => 'C4', 'from' => 'bought', '_form' => 'stock']);
-            self::assertSame(422, $this->code(), $length);
+            $this->assertCode(422, $length);
             self::assertSame($length, $page->filter('#stock-quantity')->attr('value'));
         }
         $this->postAndFollow("/items/{$id}/stock", ['quantity' => '36 1/2', 'address' => 'C4', 'from' => 'bought', '_form' => 'stock']);
@@ -148,7 +148,7 @@ final class BadInputTest extends RoomTestCase
         $first = $this->browser->getResponse()->headers->get('Location');
         $after = $this->movements();
         $this->post("/kits/{$this->kit}/pull/take", $fields, $id);
-        self::assertSame(303, $this->code());
+        $this->assertCode(303);
         self::assertSame($first, $this->browser->getResponse()->headers->get('Location'));
         self::assertSame($after, $this->movements());
     }
@@ -157,16 +157,16 @@ final class BadInputTest extends RoomTestCase
     {
         $id = (string) Uuid::v7();
         $this->post('/kits', ['name' => ''], $id);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         $this->post('/kits', ['name' => 'Mended'], $id);
-        self::assertSame(303, $this->code());
+        $this->assertCode(303);
     }
 
     public function testAFormWithoutItsRequestIdIsRefused(): void
     {
         foreach (['', 'nonsense', '0190aaaa-0000-7000-8000'] as $id) {
             $this->browser->request('POST', '/kits', ['name' => 'A kit', '_request' => $id]);
-            self::assertSame(422, $this->code());
+            $this->assertCode(422);
         }
         self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
     }
@@ -180,7 +180,7 @@ final class BadInputTest extends RoomTestCase
         $this->postAndFollow("/kits/{$other}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($other, $this->tern)]]);
         $this->signIn('olive');
         $this->post("/kits/{$this->kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($this->kit, $this->tern)]]);
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         self::assertStringContainsString('Tern and tide is out already: Hank took it, it is on tray 2 (Other terns).', $this->text());
         self::assertSame(['bought' => -1, 'tray 2' => 1], $this->balances($this->tern));
     }
@@ -189,31 +189,31 @@ final class BadInputTest extends RoomTestCase
     {
         $empty = $this->planKit('Empty', []);
         $this->post("/kits/{$empty}/pull");
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         self::assertStringContainsString('nothing on its list', $this->text());
         $this->post("/kits/{$this->kit}/return/home", ['items' => []]);
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         $this->post("/kits/{$this->kit}/make/use", ['item' => $this->card->id, 'quantity' => '1']);
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         $this->post("/kits/{$empty}/close");
-        self::assertSame(303, $this->code(), 'a kit that never had a tray can be put aside');
+        $this->assertCode(303, 'a kit that never had a tray can be put aside');
         $this->post("/kits/{$empty}/pull");
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         self::assertStringContainsString('closed', $this->text());
     }
 
     public function testFieldsOfTheWrongShapeAreRefused(): void
     {
         $this->post('/kits', ['name' => ['a' => 'b'], '_form' => ['x']]);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         $this->post("/kits/{$this->kit}/needs", ['item' => ['1'], 'quantity' => ['2']]);
-        self::assertSame(404, $this->code());
+        $this->assertCode(404);
         $this->postAndFollow("/kits/{$this->kit}/pull");
         $this->post("/kits/{$this->kit}/pull/take", ['place' => 'C1', 'needs' => [['deep']]]);
         self::assertContains($this->code(), [303, 404]);
         $this->get('/find?q[]=a');
         self::assertContains($this->code(), [200, 400]);
         $this->get('/log?item[]=1&older=x&person=abc&reason=nonsense');
-        self::assertSame(200, $this->code());
+        $this->assertCode(200);
     }
 }

@@ -29,7 +29,7 @@ final class DemoTest extends RoomTestCase
         $this->signIn('ada');
         foreach (['/plan', '/pull', '/make', '/return', '/stores', '/log', '/upkeep', '/find?q=light', ...array_map(static fn (string $address): string => '/stores/places/'.$address, $this->database()->fetchFirstColumn("SELECT address FROM place WHERE nature = 'storage' LIMIT 20"))] as $path) {
             $this->get($path);
-            self::assertSame(200, $this->code(), $path);
+            $this->assertCode(200, $path);
         }
         foreach ($this->database()->fetchAllKeyValue('SELECT id, stage FROM kit') as $id => $stage) {
             foreach (['', '/pull', '/make', '/return'] as $tail) {

@@ -135,13 +135,13 @@ final class LogTest extends RoomTestCase
         self::assertStringContainsString('stop 1 of 1', $this->text(), 'the line is open again');
         self::assertSame(['C2' => 24, 'bought' => -24], $this->balances($this->card));
         $this->post("/log/{$pull}/reverse");
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertStringContainsString('put right already', $this->text());
         $reversal = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE reason = 'reverse'");
         $this->post("/log/{$reversal}/reverse");
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         $this->post('/log/999999/reverse');
-        self::assertSame(404, $this->code());
+        $this->assertCode(404);
 
         $takenIn = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE item_id = ? AND reason = 'take in'", [$this->tern->id]);
         $this->postAndFollow("/log/{$takenIn}/reverse");
@@ -157,7 +157,7 @@ final class LogTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/close");
         $used = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE reason = 'use'");
         $this->post("/log/{$used}/reverse");
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         self::assertSame(['C2' => 14, 'bought' => -24, 'used up' => 10], $this->balances($this->card), 'nothing was half done');
     }
 
@@ -183,10 +183,10 @@ final class LogTest extends RoomTestCase
             self::assertCount($lines, $page->filter('table.log tbody tr td.num'), $query);
         }
         $page = $this->get('/log?place=Q5');
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertStringContainsString('no place “Q5”', $page->filter('.field-error')->text());
         $this->get('/log?from=yesterday');
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
     }
 
     public function testTheExportOpensInASpreadsheetAndIsHarmless(): void

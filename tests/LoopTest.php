@@ -44,13 +44,13 @@ final class LoopTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->kit}/make/use", ['item' => $this->ink->id, 'quantity' => '3', '_form' => 'use']);
         $this->postAndFollow("/kits/{$this->kit}/make/finish", ['name' => 'Gull card', 'quantity' => '6', 'address' => 'c4']);
         $this->post("/kits/{$this->kit}/close");
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         self::assertStringContainsString('4 things are still on the tray', $this->text());
 
         $this->postAndFollow("/kits/{$this->kit}/return");
         self::assertStringContainsString('stop 1 of 4', $this->text());
         $this->post("/kits/{$this->kit}/return/home", ['items' => [$this->gulls->id]]);
-        self::assertSame(409, $this->code(), 'the stamps are not clean yet');
+        $this->assertCode(409, 'the stamps are not clean yet');
         self::assertStringContainsString('Clean the stamps', $this->text());
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->gulls->id], 'cared' => ['inky']]);
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->card->id]]);
@@ -92,7 +92,7 @@ final class LoopTest extends RoomTestCase
         $this->postAndFollow("/items/{$this->gulls->id}/found", ['address' => 'C2']);
         self::assertSame(['bought' => -1, 'C2' => 1], $this->sorted($this->gulls));
         $this->post("/items/{$this->gulls->id}/found", ['address' => 'C2']);
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
     }
 
     public function testFewerWithAndWithoutMoreInTheDrawer(): void
@@ -112,7 +112,7 @@ final class LoopTest extends RoomTestCase
         self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
         self::assertSame('replaced', $this->database()->fetchOne('SELECT state FROM need WHERE kit_id = ? AND item_id = ?', [$this->kit, $this->gulls->id]));
         $this->browser->submit($page->filter('.said form')->form());
-        self::assertSame(303, $this->code());
+        $this->assertCode(303);
         self::assertSame(['bought' => -1, 'C1' => 1], $this->sorted($this->terns));
         self::assertSame('open', $this->database()->fetchOne('SELECT state FROM need WHERE kit_id = ? AND item_id = ?', [$this->kit, $this->gulls->id]));
         self::assertSame(0, $this->needId($this->kit, $this->terns), 'the substitute is off the list again');
@@ -128,7 +128,7 @@ final class LoopTest extends RoomTestCase
         self::assertSame('C1', $item->home?->address);
         self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($item));
         $this->post("/kits/{$this->kit}/pull/unknown", ['name' => '', 'address' => 'Z9', 'quantity' => 'many', '_form' => 'unknown']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertStringContainsString('Please fill this in.', $this->text());
         self::assertStringContainsString('There is no place “Z9”', $this->text());
         self::assertStringContainsString('whole number', $this->text());
@@ -139,7 +139,7 @@ final class LoopTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->kit}/pull");
         $page = $this->get("/kits/{$this->kit}/make?q=tern");
         $this->browser->submit($page->filter('form[action$="/make/more"]')->form());
-        self::assertSame(303, $this->code());
+        $this->assertCode(303);
         self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
     }
 
@@ -163,7 +163,7 @@ final class LoopTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->kit}/return");
         self::assertStringContainsString('These have no home', $this->text());
         $this->post("/kits/{$this->kit}/return/home", ['items' => [$piece->id], 'address' => 'Q7', '_form' => 'home']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$piece->id]]);
         self::assertSame(['made here' => -2, 'not filed' => 2], $this->sorted($piece));
         $this->postAndFollow("/items/{$piece->id}/home", ['address' => 'C5']);

@@ -108,7 +108,7 @@ abstract class RoomTestCase extends WebTestCase
     protected function postAndFollow(string $path, array $fields = []): Crawler
     {
         $this->post($path, $fields);
-        self::assertSame(303, $this->code(), mb_substr(strip_tags((string) $this->browser->getResponse()->getContent()), 0, 2000));
+        $this->assertCode(303, mb_substr(strip_tags((string) $this->browser->getResponse()->getContent()), 0, 2000));
 
         return $this->browser->followRedirect();
     }
@@ -116,6 +116,11 @@ abstract class RoomTestCase extends WebTestCase
     protected function get(string $path): Crawler
     {
         return $this->browser->request('GET', $path);
+    }
+
+    protected function assertCode(int $expected, string $message = ''): void
+    {
+        self::assertSame($expected, $this->code(), $message);
     }
 
     /** @phpstan-impure */

@@ -21,7 +21,7 @@ final class SecurityTest extends RoomTestCase
             }
             $path = str_replace(['{id}', '{need}', '{address}', '{letters}'], ['1', '1', 'C1', 'C'], $route->getPath());
             $this->browser->request($route->getMethods()[0], $path);
-            self::assertSame(303, $this->code(), $path);
+            $this->assertCode(303, $path);
             self::assertSame('/sign-in', parse_url((string) $this->browser->getResponse()->headers->get('Location'), \PHP_URL_PATH), $path);
             ++$checked;
         }
@@ -47,7 +47,7 @@ final class SecurityTest extends RoomTestCase
         $this->putInto('C1', 'Tern');
         foreach (['/plan', '/stores', '/stores/places/C1', '/log', '/find?q=tern', '/upkeep', '/stores/new-unit', '/pull', '/make', '/return'] as $path) {
             $page = $this->get($path);
-            self::assertSame(200, $this->code(), $path);
+            $this->assertCode(200, $path);
             self::assertCount(0, $page->filter('[style], script:not([src]), style, [onclick]'), $path);
             self::assertSame([], $page->filter('script[src], link[href], img[src]')->reduce(static fn ($node): bool => !str_starts_with((string) ($node->attr('src') ?? $node->attr('href')), '/'))->extract(['_name']), 'nothing from elsewhere');
         }
@@ -73,7 +73,7 @@ final class SecurityTest extends RoomTestCase
         $this->furnish();
         $this->browser->setServerParameters([]);
         $this->browser->request('POST', '/kits', ['name' => 'A kit', '_request' => '0190aaaa-0000-7000-8000-000000000001'], [], $headers);
-        self::assertSame($expected, $this->code());
+        $this->assertCode($expected);
         self::assertSame(303 === $expected ? 1 : 0, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
     }
 
@@ -85,7 +85,7 @@ final class SecurityTest extends RoomTestCase
         $this->signIn('hank');
         foreach (['/stores/new-unit', '/stores/places/C1', '/stores/places/C1/things', '/stores/places/C1/inner', "/items/{$item->id}/edit", "/items/{$item->id}/home", "/items/{$item->id}/stock", "/items/{$item->id}/companions", '/upkeep/people'] as $path) {
             $this->post($path, ['name' => 'changed', 'address' => 'C2']);
-            self::assertSame(Response::HTTP_FORBIDDEN, $this->code(), $path);
+            $this->assertCode(Response::HTTP_FORBIDDEN, $path);
             self::assertStringContainsString('Only the owner', $this->text());
         }
         $this->postAndFollow("/kits/{$kit}/pull");
@@ -130,14 +130,14 @@ final class SecurityTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/pull");
         $this->browser->restart();
         $this->post("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $item)]]);
-        self::assertSame(303, $this->code());
+        $this->assertCode(303);
         $this->browser->followRedirect();
         self::assertStringContainsString('What you had just sent is kept', $this->text());
         $this->signInWith('hank', 'hanks-password');
         self::assertStringContainsString('Go on where you were', $this->text());
         self::assertSame(['C1' => 1, 'bought' => -1], $this->balances($item), 'nothing is written behind a person’s back');
         $this->browser->submit($this->browser->getCrawler()->filter('main form')->form());
-        self::assertSame(303, $this->code());
+        $this->assertCode(303);
         self::assertSame(['bought' => -1, 'tray 1' => 1], $this->balances($item));
     }
 

@@ -15,7 +15,7 @@ final class StoresTest extends RoomTestCase
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('Your room', $this->text());
         $this->browser->request('POST', '/begin', ['room' => '', 'measure' => 'ells', 'name' => 'Nell', 'login' => '', 'password' => 'short', '_form' => 'begin']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertSame('Nell', $this->browser->getCrawler()->filter('#begin-name')->attr('value'));
         self::assertCount(3, $this->browser->getCrawler()->filter('.field-error'));
 
@@ -29,10 +29,10 @@ final class StoresTest extends RoomTestCase
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('3 things are in A1 now.', $this->text());
         $this->browser->submit($page->selectButton('Take it out')->form());
-        self::assertSame(303, $this->code());
+        $this->assertCode(303);
         self::assertSame('tray 1', $this->database()->fetchOne("SELECT p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'tray'"));
         $this->get('/begin');
-        self::assertSame(302, $this->code(), 'a room has one first run');
+        $this->assertCode(302, 'a room has one first run');
     }
 
     public function testASecondOwnerCannotBegin(): void
@@ -40,7 +40,7 @@ final class StoresTest extends RoomTestCase
         $this->furnish();
         $this->browser->restart();
         $this->browser->request('POST', '/begin', ['room' => 'Mine now', 'measure' => 'in', 'name' => 'X', 'login' => 'x', 'password' => 'xxxxxxxxxxx']);
-        self::assertSame(302, $this->code());
+        $this->assertCode(302);
         self::assertTrue($this->service(OpenRoom::class)->isOpen());
         self::assertSame(2, (int) $this->database()->fetchOne('SELECT count(*) FROM account'));
     }
@@ -56,7 +56,7 @@ final class StoresTest extends RoomTestCase
         }
         foreach (['zebra', '', '"', '*', 'NEAR(', "'; --", 'AND OR NOT', str_repeat('zz ', 3000)] as $query) {
             $this->get('/find?q='.urlencode($query));
-            self::assertSame(200, $this->code(), $query);
+            $this->assertCode(200, $query);
             self::assertStringNotContainsString('Lighthouse & gulls', $this->text());
         }
         $page = $this->get('/find?q=guide');
@@ -104,13 +104,13 @@ final class StoresTest extends RoomTestCase
         [$item] = $this->putInto('C1.b', 'Wave die');
         self::assertSame(['die', 'Oddling', ['sea'], 'maker,name'], [$item->kind->value, $item->maker, $item->themes, $this->place('C1.b')->scheme]);
         $this->post('/stores/places/C1/inner', ['label' => 'b', 'kind' => 'tray', 'inner_name' => '', 'layer' => '0']);
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         $this->post('/stores/places/C1/inner', ['label' => 'b b', 'kind' => 'tray', 'inner_name' => '', 'layer' => '99', '_form' => 'inner']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         $this->post('/stores/places/C1', ['scheme' => 'weight', '_form' => 'describe']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         $this->post('/stores/places/C1/things', ['things' => "a\nb;c;d;e", '_form' => 'things']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertStringContainsString('Line 2 has too many semicolons', $this->text());
         self::assertSame("a\nb;c;d;e", trim($this->browser->getCrawler()->filter('#things-things')->text(normalizeWhitespace: false)));
     }
@@ -135,7 +135,7 @@ final class StoresTest extends RoomTestCase
         $this->get("/items/{$dies->id}");
         self::assertStringContainsString('Gulls', $this->browser->getCrawler()->filter('.item-facts')->text());
         $this->post("/items/{$stamps->id}/companions", ['companion' => 'Nothing like it', '_form' => 'companion']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         $kit = $this->planKit('Gulls', [[$stamps, 1]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         self::assertStringContainsString('goes with Gull dies (C4)', $this->text());
@@ -146,9 +146,9 @@ final class StoresTest extends RoomTestCase
         $this->furnish();
         [$tern] = $this->putInto('C1', 'Tern');
         $this->post("/items/{$tern->id}/edit", ['name' => 'Tern', 'kind' => 'stamp set', 'tracking' => 'count', 'themes' => '', 'colour' => '', '_form' => 'item']);
-        self::assertSame(409, $this->code());
+        $this->assertCode(409);
         $page = $this->post("/items/{$tern->id}/edit", ['name' => 'Tern', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => '', 'colour' => 'blue', '_form' => 'item']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
         self::assertSame('blue', $page->filter('#item-colour')->attr('value'));
     }
 
@@ -158,7 +158,7 @@ final class StoresTest extends RoomTestCase
         $this->postAndFollow('/upkeep/people', ['name' => 'Wyn', 'login' => 'wyn', 'password' => 'wyns-password']);
         self::assertSame(['ROLE_HELPER'], $this->account('wyn')->getRoles());
         $this->post('/upkeep/people', ['name' => 'Wyn', 'login' => 'WYN', 'password' => 'wyns-password', '_form' => 'helper']);
-        self::assertSame(422, $this->code());
+        $this->assertCode(422);
     }
 
     public function testEveryPageShowsInMillimetresToo(): void

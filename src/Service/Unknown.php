@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Service;
 
+use Psr\Log\LogLevel;
 use Symfony\Component\HttpKernel\Attribute\WithHttpStatus;
+use Symfony\Component\HttpKernel\Attribute\WithLogLevel;
 
 #[WithHttpStatus(404)]
+#[WithLogLevel(LogLevel::DEBUG)]
 final class Unknown extends \RuntimeException
 {
     public static function item(int|string $id): self
