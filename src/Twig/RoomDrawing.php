@@ -104,7 +104,7 @@ final readonly class RoomDrawing
         $shown = mb_strlen($name) <= $most ? $name : ($most > 4 ? rtrim(mb_substr($name, 0, $most - 1)).'…' : '');
 
         return \sprintf(
-            '<a class="unit-name" href="%s"><title>%s · %s</title><text x="%.1f" y="%.1f">%s%s</text></a>',
+            '<a class="unit-name" href="%s"><title>%s · %s</title><text aria-hidden="true" x="%.1f" y="%.1f">%s%s</text></a>',
             self::escape($this->urls->generate('unit', ['letters' => $unit['letters']])),
             self::escape((string) $unit['letters']),
             self::escape($name),
@@ -154,7 +154,7 @@ final readonly class RoomDrawing
         }
         if ($plate <= $width - 2 && $font + 2 <= $height) {
             $svg .= \sprintf(
-                '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
+                '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" aria-hidden="true" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
                 $left + ($width - $plate) / 2,
                 $top + ($height - $font - 2) / 2,
                 $plate,
@@ -167,12 +167,12 @@ final readonly class RoomDrawing
         }
 
         return \sprintf(
-            '<a class="place%s%s" href="%s" tabindex="%d" aria-label="%s"><title>%s</title>%s</a>',
+            '<a class="place%s%s" href="%s" tabindex="%d" data-address="%s"><title>%s</title>%s</a>',
             $isLit ? ' lit' : '',
             0 === $out ? '' : ' out',
             self::escape($this->urls->generate('place', ['address' => $address])),
             $isLit ? 0 : -1,
-            self::escape($says),
+            self::escape($address),
             self::escape($says),
             $svg,
         );

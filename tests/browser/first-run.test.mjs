@@ -1,0 +1,43 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import { Room, audit, openBrowser, person, press } from './harness.mjs';
+
+let room;
+let browser;
+
+before(async () => {
+    room = await Room.empty();
+    browser = await openBrowser();
+});
+after(async () => {
+    await browser?.close();
+    room?.close();
+});
+
+test('from nothing to a first pulled thing', { timeout: 120000 }, async () => {
+    const nell = await person(browser, room, null);
+    let steps = 0;
+    const did = async (work) => { steps += 1; await work(); };
+    await nell.goto('/');
+    assert.match(await nell.locator('h1').innerText(), /Your room/);
+    await did(() => nell.fill('#begin-room', 'The back room'));
+    await did(() => nell.getByLabel('millimetres').check());
+    await did(() => nell.fill('#begin-name', 'Nell'));
+    await did(() => nell.fill('#begin-login', 'nell'));
+    await did(() => nell.fill('#begin-password', 'a-long-password'));
+    await did(() => Promise.all([nell.waitForNavigation(), nell.getByRole('button', { name: 'Open the room' }).click()]));
+    assert.match(await nell.locator('h1').innerText(), /first piece of furniture/);
+    await did(() => press(nell, () => nell.getByRole('button', { name: 'Put it in the room' }).click()));
+    assert.equal(await nell.locator('.plate.big span').innerText(), 'A1');
+    await did(() => nell.fill('#things-things', 'Lighthouse and gulls\nFair winds; Oddling\nPetrel card; Marrowlight Paper; 24'));
+    await did(() => press(nell, () => nell.getByRole('button', { name: 'Put them in' }).click()));
+    assert.match(await nell.locator('.said').innerText(), /3 things are in A1 now/);
+    await did(() => press(nell, () => nell.getByRole('button', { name: /Take it out: Lighthouse and gulls/ }).click()));
+    assert.match(await nell.locator('h1').innerText(), /Tray 1/);
+    assert.equal(steps, 10);
+    const report = audit(room.data);
+    assert.deepEqual([report.movements, report.differences], [4, []]);
+    assert.deepEqual(nell.complaints, []);
+    await nell.goto('/stores');
+    assert.equal(await nell.locator('.room-drawing a.place').count(), 6);
+});

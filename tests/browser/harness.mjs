@@ -1,0 +1,112 @@
+// Starts rooms to test against, and people in browsers.
+import { execFileSync, spawn } from 'node:child_process';
+import { cpSync, mkdirSync, mkdtempSync, rmSync, existsSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium } from 'playwright-core';
+
+export const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
+const cache = join(root, 'var/browser');
+
+export function console_(data, ...args) {
+    return execFileSync('php', ['bin/console', ...args], { cwd: root, env: { ...process.env, APP_ENV: 'prod', APP_DEBUG: '0', APP_SECRET: 'console', LOTTEL_DATA: data }, encoding: 'utf8' });
+}
+
+export function audit(data) {
+    return JSON.parse(console_(data, 'lottel:audit'));
+}
+
+async function freePort() {
+    return new Promise((resolve, reject) => {
+        const server = createServer().listen(0, '127.0.0.1', () => {
+            const { port } = server.address();
+            server.close(() => resolve(port));
+        }).on('error', reject);
+    });
+}
+
+// The demo room is furnished once for a run of the tests and copied for each of them.
+function furnished() {
+    const data = join(cache, `demo-${process.env.LOTTEL_TEST_RUN ?? process.pid}`);
+    if (!existsSync(join(data, 'room.sqlite'))) {
+        rmSync(cache, { recursive: true, force: true });
+        mkdirSync(join(data, 'sessions'), { recursive: true });
+        console_(data, 'cache:clear', '--quiet');
+        console_(data, 'lottel:demo');
+    }
+    return data;
+}
+
+export class Room {
+    static async demo() {
+        const data = mkdtempSync(join(tmpdir(), 'lottel-room-'));
+        cpSync(furnished(), data, { recursive: true });
+        return new Room(data, true).start();
+    }
+
+    static async empty() {
+        return new Room(mkdtempSync(join(tmpdir(), 'lottel-room-')), false).start();
+    }
+
+    constructor(data, isDemo) {
+        this.data = data;
+        this.isDemo = isDemo;
+    }
+
+    async start() {
+        this.port ??= await freePort();
+        this.url = `http://127.0.0.1:${this.port}`;
+        this.errors = '';
+        this.process = spawn('bin/serve', [this.data, String(this.port)], { cwd: root, detached: true, stdio: ['ignore', 'ignore', 'pipe'], env: { ...process.env, LOTTEL_DEMO: this.isDemo ? '1' : '0' } });
+        this.process.stderr.on('data', (chunk) => { this.errors += chunk; });
+        for (let tries = 0; tries < 150; tries++) {
+            try {
+                if ((await fetch(`${this.url}/sign-in`, { redirect: 'manual' })).status < 500) return this;
+            } catch { /* not yet */ }
+            await new Promise((resolve) => setTimeout(resolve, 100));
+        }
+        throw new Error(`The room did not open: ${this.errors}`);
+    }
+
+    kill() {
+        try { process.kill(-this.process.pid, 'SIGKILL'); } catch { /* gone already */ }
+    }
+
+    close() {
+        this.kill();
+        rmSync(this.data, { recursive: true, force: true });
+    }
+}
+
+export async function openBrowser() {
+    return chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+}
+
+export const people = { ada: 'lantern-room', ben: 'loose-rope' };
+
+/** A person with a browser of their own; whatever the browser complains of is kept in page.complaints. */
+export async function person(browser, room, login, options = {}) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: room.url, ...options });
+    const page = await context.newPage();
+    page.complaints = [];
+    page.on('console', (message) => { if (message.type() === 'error' && !/status of (4\d\d)/.test(message.text())) page.complaints.push(message.text()); });
+    page.on('pageerror', (error) => page.complaints.push(error.message));
+    page.on('request', (request) => { if (!request.url().startsWith(room.url) && !request.url().startsWith('data:')) page.complaints.push(`asked elsewhere: ${request.url()}`); });
+    if (login) {
+        await page.goto('/sign-in');
+        await page.fill('#login', login);
+        await page.fill('#password', people[login]);
+        await page.click('main button');
+        await page.waitForURL((url) => !url.pathname.includes('sign-in'));
+    }
+    return page;
+}
+
+/** Presses a button and waits until the page that comes of it is there, whether htmx swaps it in or the browser loads it. */
+export async function press(page, action) {
+    const before = await page.locator('[name="_request"]').first().getAttribute('value').catch(() => null);
+    await action();
+    await page.waitForFunction((old) => document.readyState === 'complete' && !document.querySelector('.htmx-request') && document.querySelector('[name="_request"]')?.value !== old, before, { timeout: 15000 });
+}

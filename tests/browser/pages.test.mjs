@@ -1,0 +1,133 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { after, before, test } from 'node:test';
+import { Room, openBrowser, person, press } from './harness.mjs';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+let room;
+let browser;
+
+before(async () => {
+    room = await Room.demo();
+    browser = await openBrowser();
+});
+after(async () => {
+    await browser?.close();
+    room?.close();
+});
+
+async function violations(page) {
+    await page.evaluate(axe);
+    const report = await page.evaluate(() => window.axe.run(document, { resultTypes: ['violations'] }));
+    return report.violations.map((violation) => `${violation.id}: ${violation.nodes.slice(0, 3).map((node) => node.target.join(' ')).join(' | ')}`);
+}
+
+// axe is put into the page from outside, which the page's own policy would refuse.
+const options = { bypassCSP: true };
+
+async function kitNamed(page, name) {
+    await page.goto('/plan');
+    return page.locator('.row', { hasText: name }).locator('.name a').first().getAttribute('href');
+}
+
+async function allPages(page) {
+    const [pulling, making, returning, planned] = [await kitNamed(page, 'Birthday bunting cards'), await kitNamed(page, 'Ferry kiosk gulls'), await kitNamed(page, 'storm of'), await kitNamed(page, 'Condolence, blue')];
+    const item = await (await page.goto('/stores/places/C3')) && await page.locator('.row .name a').last().getAttribute('href');
+    return ['/plan', '/pull', '/make', '/return', '/stores', '/stores/new-unit', '/stores/units/C', '/stores/places/C3', '/stores/places/C5.b', '/stores/places/J16', item, `${item}/edit`, '/find?q=light', '/find?q=zzz', '/log', '/log?place=Q9', '/upkeep', pulling, `${pulling}/pull`, `${making}/make`, `${making}/make?q=gull`, `${returning}/return`, planned, `${planned}?q=tern`, '/items/99999'];
+}
+
+for (const [name, more] of [['wide', {}], ['narrow', { viewport: { width: 820, height: 1100 } }], ['dark', { colorScheme: 'dark' }]]) {
+    test(`axe finds nothing on any page, ${name}`, { timeout: 300000 }, async () => {
+        const out = await person(browser, room, null, { ...options, ...more });
+        await out.goto('/sign-in');
+        assert.deepEqual(await violations(out), [], 'sign-in');
+        const ada = await person(browser, room, 'ada', { ...options, ...more });
+        const found = [];
+        for (const path of await allPages(ada)) {
+            await ada.goto(path);
+            for (const violation of await violations(ada)) found.push(`${path}: ${violation}`);
+            const overflow = await ada.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+            if (overflow > 0) found.push(`${path}: wider than the screen by ${overflow}`);
+        }
+        assert.deepEqual(found, []);
+    });
+}
+
+test('pages keep to their own policy and ask nobody else', { timeout: 120000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    for (const path of await allPages(ada)) await ada.goto(path);
+    assert.deepEqual(ada.complaints, []);
+});
+
+test('find answers as one types, lights up the room, and its keys work', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    await ada.goto('/plan');
+    await ada.keyboard.press('/');
+    assert.equal(await ada.evaluate(() => document.activeElement.id), 'find-q');
+    await ada.keyboard.type('safe harb');
+    await ada.locator('#results .row', { hasText: 'Lighthouse & gulls' }).first().waitFor();
+    assert.match(await ada.locator('#results').innerText(), /tray \d · Ferry kiosk gulls/);
+    assert.equal(await ada.locator('.room-drawing a.place.lit[data-address="C3"]').count(), 1);
+    await ada.keyboard.press('Escape');
+    assert.equal(await ada.locator('#results').innerText(), '');
+    await ada.evaluate(() => document.activeElement.blur());
+    await press(ada, () => ada.keyboard.press('1'));
+    assert.match(ada.url(), /\/kits\/\d+\/(return|make|pull)/);
+    assert.deepEqual(ada.complaints, []);
+});
+
+test('the room is walked with the arrow keys and a drawer opened with Enter', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    await ada.goto('/stores/places/C3');
+    await ada.locator('.room-drawing a.place.lit').focus();
+    await ada.keyboard.press('ArrowDown');
+    assert.match(await ada.evaluate(() => document.activeElement.dataset.address), /^C4$/);
+    await press(ada, () => ada.keyboard.press('Enter'));
+    assert.match(ada.url(), /\/stores\/places\/C4/);
+});
+
+test('everything on a round can be reached with Tab, and the focus is seen', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    const pulling = await kitNamed(ada, 'Birthday bunting cards');
+    await ada.goto(`${pulling}/pull`);
+    await ada.locator('.skip').focus();
+    const reached = new Set();
+    for (let i = 0; i < 80; i++) {
+        const [label, outline] = await ada.evaluate(() => {
+            const at = document.activeElement;
+            return [(at.getAttribute('aria-label') || at.innerText || at.name || '').trim(), getComputedStyle(at).outlineStyle];
+        });
+        reached.add(label);
+        if (/^(Taken|Not here|Leave)/.test(label)) assert.notEqual(outline, 'none', label);
+        await ada.keyboard.press('Tab');
+    }
+    for (const label of ['Not here', 'Something else instead', 'Leave the round', 'Take something that is not in the catalogue yet', 'Stores']) assert.ok(reached.has(label), `${label}: ${[...reached].join(', ')}`);
+    assert.ok([...reached].some((label) => label.startsWith('Taken')));
+});
+
+test('a mistake is shown beside its field and loses nothing that was typed', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    await ada.goto('/plan');
+    await ada.fill('#kit-makes', '12 cards');
+    await ada.fill('#kit-note', 'foam under the strip');
+    await press(ada, () => ada.getByRole('button', { name: 'Plan it' }).click());
+    assert.equal(await ada.locator('#kit-name-error').innerText(), 'Please fill this in.');
+    assert.equal(await ada.inputValue('#kit-makes'), '12 cards');
+    assert.equal(await ada.inputValue('#kit-note'), 'foam under the strip');
+    assert.match(ada.url(), /\/plan/, 'the address is one that can be opened again');
+    await ada.fill('#kit-name', '🐦 gulls');
+    await press(ada, () => ada.getByRole('button', { name: 'Plan it' }).click());
+    assert.equal(await ada.locator('h1').innerText(), '🐦 gulls');
+});
+
+test('buttons are big enough for a knuckle', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada', { viewport: { width: 820, height: 1100 } });
+    const small = [];
+    for (const path of await allPages(ada)) {
+        await ada.goto(path);
+        const found = await ada.evaluate(() => [...document.querySelectorAll('main button, main .button, main .chip, .tray, main summary')].filter((element) => element.offsetParent && element.getBoundingClientRect().height < (element.matches('.chip') ? 24 : 43.5)).map((element) => `${element.className || element.tagName} ${element.innerText} ${element.getBoundingClientRect().height}`));
+        small.push(...found.map((one) => `${path}: ${one}`));
+    }
+    assert.deepEqual(small, []);
+});
