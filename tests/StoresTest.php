@@ -28,7 +28,7 @@ final class StoresTest extends RoomTestCase
         $this->browser->submit($page->filter('form[action$="/things"]')->form(['things' => "Gulls\nTerns\nPuffins"]));
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('3 things are in A1 now.', $this->text());
-        $this->browser->submit($page->selectButton('Take it out')->form());
+        $this->browser->submit($page->filter('button[name=now]')->eq(0)->form());
         $this->assertCode(303);
         self::assertSame('tray 1', $this->database()->fetchOne("SELECT p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'tray'"));
         $this->get('/begin');

@@ -45,12 +45,7 @@ final class StoresController extends Page
     #[Route('/stores', name: 'stores', methods: ['GET'])]
     public function index(): Response
     {
-        $places = [];
-        foreach ($this->room->units() as $id => $unit) {
-            $places[$id] = $this->room->placesOf((int) $id);
-        }
-
-        return $this->render('stores/index.html.twig', ['units' => $this->room->units(), 'places' => $places]);
+        return $this->render('stores/index.html.twig', ['units' => $this->room->units(), 'places' => $this->room->placesByUnit()]);
     }
 
     #[Route('/stores/new-unit', name: 'new_unit', methods: ['GET'])]
@@ -87,7 +82,7 @@ final class StoresController extends Page
     {
         foreach ($this->room->units() as $id => $unit) {
             if (strtoupper($letters) === $unit['letters']) {
-                return $this->render('stores/unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesOf((int) $id), 'lit_unit' => (int) $id]);
+                return $this->render('stores/unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesByUnit((int) $id)[(int) $id] ?? [], 'lit_unit' => (int) $id]);
             }
         }
         throw Unknown::unit($letters);

@@ -45,8 +45,9 @@ final readonly class LogReading
             ->join('m', 'place', 't', 't.id = m.to_id')
             ->join('m', 'account', 'a', 'a.id = m.account_id')
             ->leftJoin('m', 'kit', 'k', 'k.id = m.kit_id')
-            ->leftJoin('m', 'movement', 'r', 'r.reverses_id = m.id')
-            ->orderBy('m.id', 'DESC');
+            ->leftJoin('m', 'movement', 'r', 'r.reverses_id = m.id');
+        $hasDays = null !== $filter->from || null !== $filter->until;
+        $query->orderBy($hasDays ? 'm.at' : 'm.id', 'DESC')->addOrderBy('m.id', 'DESC');
         foreach (['item_id' => $filter->item, 'kit_id' => $filter->kit, 'account_id' => $filter->person, 'reason' => $filter->reason] as $column => $value) {
             if (null !== $value) {
                 $query->andWhere("m.$column = :$column")->setParameter($column, $value);

@@ -6,6 +6,7 @@ namespace App\Reading;
 
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Round\Stop;
+use Lottel\Core\Storage\Address;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** The units and places of the room, as the room panel and the rounds need them. */
@@ -84,14 +85,26 @@ final class RoomReading implements ResetInterface
         return new Stop($place, (string) $row['address'], (int) $this->units()[(int) $row['unit_id']]['walk'], (int) $seen['front_y'], (int) $seen['front_x'], (int) $row['layer']);
     }
 
-    /** @return list<array<string, mixed>> a unit's places with what is in them and out of them */
-    public function placesOf(int $unit): array
+    /**
+     * Returns the places with what is in them and out of them, by unit.
+     *
+     * @return array<int, list<array<string, mixed>>>
+     */
+    public function placesByUnit(?int $unit = null): array
     {
-        return $this->database->fetchAllAssociative(
-            "SELECT p.*, (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS things,
-                    (SELECT count(*) FROM item i JOIN balance b ON b.item_id = i.id JOIN place t ON t.id = b.place_id AND t.nature = 'tray' WHERE i.home_id = p.id) AS out
-             FROM place p WHERE p.unit_id = ? ORDER BY p.front_y IS NULL, p.front_y, p.front_x, p.id",
-            [$unit],
+        $places = $this->database->fetchAllAssociative(
+            "SELECT p.*, coalesce(b.things, 0) AS things, coalesce(o.out, 0) AS out FROM place p
+             LEFT JOIN (SELECT place_id, count(*) AS things FROM balance GROUP BY place_id) b ON b.place_id = p.id
+             LEFT JOIN (SELECT i.home_id, count(*) AS out FROM place t JOIN balance b ON b.place_id = t.id JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' GROUP BY i.home_id) o ON o.home_id = p.id
+             WHERE p.nature = 'storage' AND (:unit IS NULL OR p.unit_id = :unit)",
+            ['unit' => $unit],
         );
+        usort($places, static fn (array $a, array $b): int => Address::compare((string) $a['address'], (string) $b['address']));
+        $byUnit = [];
+        foreach ($places as $place) {
+            $byUnit[(int) $place['unit_id']][] = $place;
+        }
+
+        return $byUnit;
     }
 }

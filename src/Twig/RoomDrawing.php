@@ -11,11 +11,14 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** Draws the room's units in elevation as SVG. Colours and dashes come from classes; states have shapes of their own. */
 final readonly class RoomDrawing
 {
+    private string $placeUrl;
+
     private const WIDTH = 336.0;
     private const MARGIN = 10.0;
 
     public function __construct(private RoomReading $room, private UrlGeneratorInterface $urls)
     {
+        $this->placeUrl = substr($urls->generate('place', ['address' => 'A']), 0, -1);
     }
 
     /** @param array<int, string> $lit what is written on a lit place's disc, by place; empty text lights it without a disc */
@@ -35,7 +38,7 @@ final readonly class RoomDrawing
             }
             $y += $row['height'];
             $svg .= \sprintf('<rect class="floor" x="0" y="%.1f" width="%.1f" height="4"/><text class="wall" x="%.1f" y="%.1f">%s</text>', $y + 2, self::WIDTH, self::WIDTH / 2, $y + 17, self::escape($row['wall']));
-            $y += 30;
+            $y += 26;
         }
 
         return $this->svg($svg, self::WIDTH, max(20, $y), 'The storage units of the room');
@@ -170,7 +173,7 @@ final readonly class RoomDrawing
             '<a class="place%s%s" href="%s" tabindex="%d" data-address="%s"><title>%s</title>%s</a>',
             $isLit ? ' lit' : '',
             0 === $out ? '' : ' out',
-            self::escape($this->urls->generate('place', ['address' => $address])),
+            self::escape($this->placeUrl.rawurlencode($address)),
             $isLit ? 0 : -1,
             self::escape($address),
             self::escape($says),

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+// Times the pages of a running room. Called by bin/bench:  php bench/pages.php URL REQUESTS
+[$url, $requests] = [$argv[1], (int) $argv[2]];
+$jar = tempnam(sys_get_temp_dir(), 'lottel-jar-');
+
+/** @return array{int, float, string} status, milliseconds, body */
+$ask = static function (string $path, ?string $post = null, array $headers = []) use ($url, $jar): array {
+    $curl = curl_init($url.$path);
+    curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar, CURLOPT_HTTPHEADER => ['Sec-Fetch-Site: same-origin', ...$headers]]);
+    if (null !== $post) {
+        curl_setopt($curl, CURLOPT_POSTFIELDS, $post);
+    }
+    $start = hrtime(true);
+    $body = (string) curl_exec($curl);
+    $milliseconds = (hrtime(true) - $start) / 1e6;
+    $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+    curl_close($curl);
+
+    return [$status, $milliseconds, $body];
+};
+
+$ask('/sign-in', 'login=ada&password=lantern-room');
+$pages = [
+    'plan' => ['/plan'], 'kit' => ['/kits/1200'], 'pull round' => ['/kits/1200/pull', '/kits/1198/pull'], 'bench' => ['/kits/1199/make'], 'return round' => ['/kits/1199/return'],
+    'stores' => ['/stores'], 'unit' => ['/stores/units/C', '/stores/units/Q'], 'place' => ['/stores/places/C3', '/stores/places/M12', '/stores/places/X20'], 'item' => ['/items/7', '/items/9000', '/items/19999'],
+    'find, one letter' => ['/find?q=h', '/find?q=p'], 'find, a word' => ['/find?q=petrel', '/find?q=harb'], 'find, three words' => ['/find?q=gull+rope+quay', '/find?q=tern+net+oar'],
+    'log' => ['/log'], 'log of a place' => ['/log?place=C3', '/log?place=M12'], 'log of an item' => ['/log?item=77'], 'log of a person' => ['/log?person=2'], 'log by reason' => ['/log?reason=use'], 'log of old days' => ['/log?from=2024-07-01&until=2024-07-31'], 'upkeep' => ['/upkeep'],
+];
+$headers = ['find, one letter', 'find, a word', 'find, three words'];
+printf("| page | p50 ms | p95 ms | KiB |\n|---|---:|---:|---:|\n");
+$worst = 0.0;
+foreach ($pages as $name => $paths) {
+    $times = [];
+    $size = 0;
+    for ($i = 0; $i < $requests; ++$i) {
+        [$status, $milliseconds, $body] = $ask($paths[$i % count($paths)], null, in_array($name, $headers, true) ? ['HX-Request: true', 'HX-Target: results'] : []);
+        if (200 !== $status) {
+            fwrite(STDERR, "{$name}: answered {$status}\n");
+            exit(1);
+        }
+        $times[] = $milliseconds;
+        $size = strlen($body);
+    }
+    sort($times);
+    $p95 = $times[(int) ceil(0.95 * count($times)) - 1];
+    $worst = max($worst, $p95);
+    printf("| %s | %.1f | %.1f | %.0f |\n", $name, $times[intdiv(count($times), 2)], $p95, $size / 1024);
+}
+printf("\nThe slowest page at the 95th percentile: %.1f ms.\n", $worst);
+unlink($jar);

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Bench;
+
+use App\Demo\FurnishRoom;
+use App\Entity\Room;
+use App\Service\Stores\BuildUnit;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Storage\UnitTemplate;
+
+/**
+ * Makes a room far larger than most, for measuring: the same seed gives the same room. Movements are written straight
+ * into the log, since replaying a quarter of a million steps would take an hour; the audit judges them afterwards.
+ */
+final class FillLargeRoom
+{
+    private const WORDS = ['anchor', 'barnacle', 'curlew', 'dinghy', 'eider', 'fathom', 'gull', 'harbour', 'island', 'jetty', 'kelp', 'lantern', 'mackerel', 'net', 'oar', 'petrel', 'quay', 'rope', 'sandpiper', 'tern', 'urchin', 'voyage', 'whelk', 'yawl'];
+    private const KINDS = [['stamp set', 'one'], ['die', 'one'], ['paper', 'count'], ['embellishment', 'count'], ['ink', 'level'], ['scrap', 'count']];
+
+    /** @var array<string, int> */
+    private array $special = [];
+
+    public function __construct(private readonly Connection $database, private readonly EntityManagerInterface $entities, private readonly FurnishRoom $furnish, private readonly BuildUnit $build)
+    {
+    }
+
+    public function fill(int $seed, int $items, int $movements): void
+    {
+        mt_srand($seed);
+        $this->furnish->people();
+        $places = $this->furniture();
+        $this->special = array_map(intval(...), $this->database->fetchAllKeyValue("SELECT address, id FROM place WHERE nature <> 'storage'"));
+        $this->database->beginTransaction();
+        $homes = $this->items($items, $places);
+        $kits = $this->kits();
+        $this->movements($homes, $kits, $movements);
+        $this->database->commit();
+        $this->database->executeStatement('ANALYZE');
+    }
+
+    /** @return list<int> 500 places in 25 units */
+    private function furniture(): array
+    {
+        $room = $this->entities->getRepository(Room::class)->findOneBy([]) ?? throw new \LogicException('The room comes first.');
+        foreach (range(0, 24) as $index) {
+            ($this->build)($room, UnitTemplate::Cubes, \chr(65 + $index), 'unit '.$index, ['north wall', 'east wall', 'south wall', 'west wall', 'bench side'][$index % 5], 5, 4);
+        }
+        $this->entities->flush();
+        $this->entities->clear();
+
+        return array_map(intval(...), $this->database->fetchFirstColumn("SELECT id FROM place WHERE nature = 'storage'"));
+    }
+
+    /**
+     * @param list<int> $places
+     *
+     * @return array<int, array{int, string}> home and tracking, by item
+     */
+    private function items(int $count, array $places): array
+    {
+        $insert = $this->database->prepare("INSERT INTO item (name, maker, kind, tracking, home_id, themes, colour, colour_name, sentiments, hazards) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, '[]')");
+        $index = $this->database->prepare('INSERT INTO finder (rowid, name, maker, words, address) SELECT 2 * i.id, i.name, i.maker, i.sentiments || i.kind, p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?');
+        $homes = [];
+        for ($id = 1; $id <= $count; ++$id) {
+            [$kind, $tracking] = self::KINDS[$id % 6];
+            $home = $places[mt_rand(0, \count($places) - 1)];
+            foreach ([$this->words(2).' '.$id, ucfirst($this->words(1)).' & Co', $kind, $tracking, $home, json_encode([$this->words(1)]), \sprintf('#%06x', mt_rand(0, 0xFFFFFF)), $this->words(1), $this->words(5)] as $position => $value) {
+                $insert->bindValue($position + 1, $value);
+            }
+            $insert->executeStatement();
+            $index->bindValue(1, $id);
+            $index->executeStatement();
+            $homes[$id] = [$home, $tracking];
+        }
+
+        return $homes;
+    }
+
+    /** @return list<array{int, int|null}> kit and tray; the last four are out, the others closed */
+    private function kits(): array
+    {
+        $kits = [];
+        for ($id = 1; $id <= 1200; ++$id) {
+            $tray = null;
+            if ($id > 1196) {
+                $this->database->insert('place', ['nature' => 'tray', 'kind' => 'tray', 'address' => 'tray '.($id - 1196), 'name' => 'tray']);
+                $tray = (int) $this->database->lastInsertId();
+            }
+            $this->database->insert('kit', ['name' => $this->words(3), 'stage' => null === $tray ? 'closed' : ($id % 2 ? 'making' : 'pulling'), 'tray_id' => $tray, 'created_at' => '2025-01-01 09:00:00', 'out_since' => '2026-11-01 09:00:00', 'closed_at' => null === $tray ? '2026-01-01 09:00:00' : null]);
+            $kits[] = [$id, $tray];
+        }
+
+        return $kits;
+    }
+
+    /**
+     * Each item comes in; then things go round: out of a drawer and back, some used up. The last rounds stay on their trays.
+     *
+     * @param array<int, array{int, string}> $homes
+     * @param list<array{int, int|null}> $kits
+     */
+    private function movements(array $homes, array $kits, int $count): void
+    {
+        $insert = $this->database->prepare('INSERT INTO movement (item_id, from_id, to_id, kit_id, account_id, quantity, at, reason, request_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)');
+        $written = 0;
+        $balances = [];
+        $at = new \DateTimeImmutable('2024-06-01 08:00:00', new \DateTimeZone('UTC'));
+        $write = static function (int $item, int $from, int $to, ?int $kit, int $quantity, string $reason) use (&$written, &$balances, &$at, $insert): void {
+            $at = $at->modify('+5 minutes');
+            foreach ([$item, $from, $to, $kit, 1 + $written % 2, $quantity, $at->format('Y-m-d H:i:s'), $reason, \sprintf('00000000-0000-7000-8000-%012d', $written)] as $position => $value) {
+                $insert->bindValue($position + 1, $value);
+            }
+            $insert->executeStatement();
+            $balances[$item][$from] = ($balances[$item][$from] ?? 0) - $quantity;
+            $balances[$item][$to] = ($balances[$item][$to] ?? 0) + $quantity;
+            ++$written;
+        };
+        foreach ($homes as $item => [$home, $tracking]) {
+            $write($item, $this->special['bought'], $home, null, ['one' => 1, 'level' => 8][$tracking] ?? 1000, 'take in');
+        }
+        $anyTray = (int) (end($kits)[1] ?? 0);
+        while ($written < $count - 120) {
+            $item = mt_rand(1, \count($homes));
+            [$home, $tracking] = $homes[$item];
+            $kit = $kits[mt_rand(0, 1195)][0];
+            $quantity = 'count' === $tracking ? min(10, $balances[$item][$home] ?? 0) : ($balances[$item][$home] ?? 0);
+            if ($quantity < 1) {
+                continue;
+            }
+            $write($item, $home, $anyTray, $kit, $quantity, 'pull');
+            $used = 'count' === $tracking ? mt_rand(0, 3) : 0;
+            if ($used > 0 && $used < $quantity) {
+                $write($item, $anyTray, $this->special['used up'], $kit, $used, 'use');
+                $quantity -= $used;
+            }
+            $write($item, $anyTray, $home, $kit, $quantity, 'return');
+        }
+        $this->leaveOut($homes, $kits, $write, $balances);
+        $this->store($balances);
+    }
+
+    /**
+     * @param array<int, array{int, string}> $homes
+     * @param list<array{int, int|null}> $kits
+     * @param callable(int, int, int, int|null, int, string): void $write
+     * @param array<int, array<int, int>> $balances
+     */
+    private function leaveOut(array $homes, array $kits, callable $write, array &$balances): void
+    {
+        foreach (\array_slice($kits, -4) as [$kit, $tray]) {
+            foreach (array_rand($homes, 30) as $place => $item) {
+                $this->database->insert('need', ['kit_id' => $kit, 'item_id' => $item, 'quantity' => 1, 'taken' => $place < 15 ? 1 : 0, 'state' => $place < 15 ? 'taken' : 'open']);
+                [$home, $tracking] = $homes[$item];
+                $there = $balances[$item][$home] ?? 0;
+                if ($place < 15 && $there > 0) {
+                    $write($item, $home, (int) $tray, $kit, 'count' === $tracking ? 1 : $there, 'pull');
+                }
+            }
+        }
+    }
+
+    /** @param array<int, array<int, int>> $balances */
+    private function store(array $balances): void
+    {
+        $insert = $this->database->prepare('INSERT INTO balance (item_id, place_id, quantity) VALUES (?, ?, ?)');
+        foreach ($balances as $item => $places) {
+            foreach ($places as $place => $quantity) {
+                if (0 !== $quantity) {
+                    $insert->bindValue(1, $item);
+                    $insert->bindValue(2, $place);
+                    $insert->bindValue(3, $quantity);
+                    $insert->executeStatement();
+                }
+            }
+        }
+    }
+
+    private function words(int $count): string
+    {
+        return implode(' ', array_map(static fn (): string => self::WORDS[mt_rand(0, 23)], range(1, $count)));
+    }
+}
