@@ -178,7 +178,7 @@ final class LogTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($kit, $this->card)]]);
         $hank = $this->account('hank')->id;
         $today = (new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('Y-m-d');
-        foreach (["item={$this->card->id}" => 2, "item={$this->tern->id}" => 1, 'place=c2' => 2, 'place=C1' => 1, "kit={$kit}" => 1, "person={$hank}" => 1, 'reason=pull' => 1, 'reason=take+in' => 2, "from={$today}&until={$today}" => 3, 'from=2999-01-01' => 0, 'until=2000-01-01' => 0, "place=C2&person={$hank}&reason=pull" => 1] as $query => $lines) {
+        foreach (["item={$this->card->id}" => 2, "item={$this->tern->id}" => 1, 'what=petrel' => 2, 'what=tide+ter' => 1, 'what=zebra' => 0, 'place=c2' => 2, 'place=C1' => 1, "kit={$kit}" => 1, "person={$hank}" => 1, 'reason=pull' => 1, 'reason=take+in' => 2, "from={$today}&until={$today}" => 3, 'from=2999-01-01' => 0, 'until=2000-01-01' => 0, "place=C2&person={$hank}&reason=pull" => 1] as $query => $lines) {
             $page = $this->get('/log?'.$query);
             self::assertCount($lines, $page->filter('table.log tbody tr td.num'), $query);
         }

@@ -164,6 +164,13 @@ final class LoopTest extends RoomTestCase
         self::assertStringContainsString('These have no home', $this->text());
         $this->post("/kits/{$this->kit}/return/home", ['items' => [$piece->id], 'address' => 'Q7', '_form' => 'home']);
         $this->assertCode(422);
+        $this->signIn('hank');
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$piece->id], 'address' => 'C4']);
+        self::assertSame(['C4' => 2, 'made here' => -2], $this->sorted($piece));
+        self::assertNull($this->item((int) $piece->id)->home, 'a helper puts it there, but gives no homes');
+        $this->signIn('olive');
+        $page = $this->get('/log');
+        $this->browser->submit($page->filter('form[action$="/reverse"]')->eq(0)->form());
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$piece->id]]);
         self::assertSame(['made here' => -2, 'not filed' => 2], $this->sorted($piece));
         $this->postAndFollow("/items/{$piece->id}/home", ['address' => 'C5']);

@@ -117,6 +117,7 @@ final class LogController extends Page
         $utc = static fn (?\DateTimeImmutable $day): ?\DateTimeImmutable => null === $day ? null : (new \DateTimeImmutable($day->format('Y-m-d'), $zone))->setTimezone(new \DateTimeZone('UTC'));
         $filter = new LogFilter(
             item: $input->id('item') ?: null,
+            what: $input->text('what', 200),
             place: $place,
             kit: $input->id('kit') ?: null,
             person: $input->id('person') ?: null,

@@ -60,8 +60,8 @@ final class ReturnController extends Page
             foreach (\array_slice($input->list('items'), 0, 200) as $itemId) {
                 $item = $this->item((int) $itemId);
                 $to = $there ?? $homes->homeOrHeap($item);
-                if (null !== $there && null === $item->home) {
-                    $item->home = $there;
+                if (null !== $there && null === $item->home && $this->isGranted('ROLE_OWNER')) {
+                    $homes->giveHome($step, $item, $there);
                 }
                 $return->home($step, $kit, $item, $to, $cared);
                 $names[] = $item->name;

@@ -22,7 +22,7 @@ final readonly class FindReading
      */
     public function search(string $text, int $most = 40): array
     {
-        $query = $this->query($text);
+        $query = self::query($text);
         if (null === $query) {
             return ['items' => [], 'places' => []];
         }
@@ -79,7 +79,8 @@ final readonly class FindReading
         return $where;
     }
 
-    private function query(string $text): ?string
+    /** Returns what to ask of the full-text index for words of which the last letters may be missing, or null for no words. */
+    public static function query(string $text): ?string
     {
         preg_match_all('/[\p{L}\p{N}\p{M}]+/u', mb_strtolower(mb_scrub($text)), $m);
         $words = \array_slice($m[0], 0, self::MOST_WORDS);

@@ -9,6 +9,7 @@ final readonly class LogFilter
 {
     public function __construct(
         public ?int $item = null,
+        public string $what = '',
         public ?int $place = null,
         public ?int $kit = null,
         public ?int $person = null,

@@ -53,6 +53,10 @@ final readonly class LogReading
                 $query->andWhere("m.$column = :$column")->setParameter($column, $value);
             }
         }
+        $words = FindReading::query($filter->what);
+        if (null !== $words) {
+            $query->andWhere('m.item_id IN (SELECT rowid / 2 FROM finder WHERE finder MATCH :words AND rowid % 2 = 0)')->setParameter('words', '{name maker} : ('.$words.')');
+        }
         if (null !== $filter->place) {
             $query->andWhere('m.id IN (SELECT id FROM movement WHERE from_id = :place UNION ALL SELECT id FROM movement WHERE to_id = :place)')->setParameter('place', $filter->place);
         }
