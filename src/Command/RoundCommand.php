@@ -15,8 +15,8 @@ use Symfony\Component\Console\Attribute\AsCommand;
 #[AsCommand('lottel:round', 'Plans a round past stops on a floor plan with obstacles.')]
 final class RoundCommand extends DocumentCommand
 {
-    private const MOST_STOPS = 400;
-    private const MOST_OBSTACLES = 60;
+    private const MOST_STOPS = 150;
+    private const MOST_OBSTACLES = 40;
 
     public function answer(Document $document): array
     {

@@ -25,7 +25,7 @@ final readonly class Stack
      * allows none, both are the nearest.
      *
      * @param float $sheetGrams weight of one sheet, above 0
-     * @param float $grams      what the scale shows, 0 or above
+     * @param float $grams what the scale shows, 0 or above
      * @param float $errorGrams how far the scale may be out either way, 0 or above
      */
     public static function weighed(float $sheetGrams, float $grams, float $errorGrams): self

@@ -10,8 +10,8 @@ final class ExactRound
     /**
      * Returns the order of all nodes, start first and end last.
      *
-     * @param list<list<float>> $cost  between start, stops and end
-     * @param int               $stops at least 1
+     * @param list<list<float>> $cost between start, stops and end
+     * @param int $stops at least 1
      *
      * @return list<int>
      */

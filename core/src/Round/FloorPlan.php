@@ -8,19 +8,17 @@ namespace Lottel\Core\Round;
  * Walking distances around obstacles: shortest paths in the visibility graph, whose bends are corners of obstacles
  * (Lozano-Pérez and Wesley, 1979).
  */
-final readonly class FloorPlan
+final class FloorPlan
 {
     /** @var list<Point> */
-    private array $corners;
+    private array $corners = [];
 
     /** @var list<list<float>> */
-    private array $betweenCorners;
+    private array $betweenCorners = [];
 
     /** @param list<Obstacle> $obstacles */
-    public function __construct(private array $obstacles)
+    public function __construct(private readonly array $obstacles)
     {
-        $this->corners = $this->freeCorners();
-        $this->betweenCorners = $this->shortest();
     }
 
     /** Whether nothing stands on a point. */
@@ -44,14 +42,26 @@ final readonly class FloorPlan
      */
     public function distances(array $points): array
     {
-        $reach = array_map($this->reach(...), $points);
         $count = \count($points);
         $distances = array_fill(0, $count, array_fill(0, $count, 0.0));
+        $hidden = [];
         for ($i = 0; $i < $count; ++$i) {
             for ($j = $i + 1; $j < $count; ++$j) {
-                $distance = $this->sees($points[$i], $points[$j]) ? $points[$i]->distanceTo($points[$j]) : $this->aroundCorners($reach[$i], $reach[$j]);
-                $distances[$i][$j] = $distances[$j][$i] = $distance;
+                if ($this->sees($points[$i], $points[$j])) {
+                    $distances[$i][$j] = $distances[$j][$i] = $points[$i]->distanceTo($points[$j]);
+                } else {
+                    $hidden[] = [$i, $j];
+                }
             }
+        }
+        $reach = [];
+        if ([] !== $hidden) {
+            $this->corners = $this->freeCorners();
+            $this->betweenCorners = $this->shortest();
+            $reach = array_map($this->reach(...), $points);
+        }
+        foreach ($hidden as [$i, $j]) {
+            $distances[$i][$j] = $distances[$j][$i] = $this->aroundCorners($reach[$i], $reach[$j]);
         }
 
         return array_values(array_map(array_values(...), $distances));

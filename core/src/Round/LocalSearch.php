@@ -26,7 +26,7 @@ final class LocalSearch
         $this->dice = 20_261_125;
         $best = $this->settle($cost, $this->nearest($cost, $stops));
         $bestLength = $this->length($cost, $best);
-        $upsets = $stops > 3 ? intdiv(self::WORK, $stops) : 0;
+        $upsets = $stops > 3 ? intdiv(self::WORK * min(60, $stops), $stops * $stops) : 0;
         for ($i = 0; $i < $upsets; ++$i) {
             $tried = $this->settle($cost, $this->upset($best));
             $length = $this->length($cost, $tried);
@@ -65,7 +65,7 @@ final class LocalSearch
 
     /**
      * @param list<list<float>> $cost
-     * @param list<int>         $order
+     * @param list<int> $order
      *
      * @return list<int>
      */
@@ -81,7 +81,7 @@ final class LocalSearch
 
     /**
      * @param list<list<float>> $cost
-     * @param list<int>         $order
+     * @param list<int> $order
      *
      * @return list<int>
      */
@@ -118,7 +118,7 @@ final class LocalSearch
 
     /**
      * @param list<list<float>> $cost
-     * @param list<int>         $order
+     * @param list<int> $order
      *
      * @return list<int>
      */
@@ -141,7 +141,7 @@ final class LocalSearch
      * Returns the order with a segment moved to where it helps most, either way round; null where it stands best.
      *
      * @param list<list<float>> $cost
-     * @param list<int>         $order
+     * @param list<int> $order
      *
      * @return list<int>|null
      */
@@ -203,7 +203,7 @@ final class LocalSearch
 
     /**
      * @param list<list<float>> $cost
-     * @param list<int>         $order
+     * @param list<int> $order
      */
     private function length(array $cost, array $order): float
     {

@@ -24,26 +24,28 @@ final readonly class Obstacle
     /** Whether the straight line between two points passes through the inside (Liang and Barsky's clipping, 1984). */
     public function blocks(Point $from, Point $to): bool
     {
-        $enter = 0.0;
-        $leave = 1.0;
-        foreach ([[$from->x, $to->x, $this->x, $this->width], [$from->y, $to->y, $this->y, $this->height]] as [$start, $end, $low, $size]) {
-            [$near, $far] = [$low + self::TOUCH, $low + $size - self::TOUCH];
-            $step = $end - $start;
-            if (abs($step) < 1e-12) {
-                if ($start <= $near || $start >= $far) {
-                    return false;
-                }
-                continue;
-            }
-            [$first, $second] = $step > 0 ? [($near - $start) / $step, ($far - $start) / $step] : [($far - $start) / $step, ($near - $start) / $step];
-            $enter = max($enter, $first);
-            $leave = min($leave, $second);
-            if ($enter >= $leave) {
-                return false;
-            }
+        [$left, $right] = [$this->x + self::TOUCH, $this->x + $this->width - self::TOUCH];
+        if (($from->x <= $left && $to->x <= $left) || ($from->x >= $right && $to->x >= $right)) {
+            return false;
         }
+        [$top, $bottom] = [$this->y + self::TOUCH, $this->y + $this->height - self::TOUCH];
+        if (($from->y <= $top && $to->y <= $top) || ($from->y >= $bottom && $to->y >= $bottom)) {
+            return false;
+        }
+        [$enterX, $leaveX] = $this->within($from->x, $to->x - $from->x, $left, $right);
+        [$enterY, $leaveY] = $this->within($from->y, $to->y - $from->y, $top, $bottom);
 
-        return true;
+        return max(0.0, $enterX, $enterY) < min(1.0, $leaveX, $leaveY);
+    }
+
+    /** @return array{float, float} the part of the line that lies between low and high, as shares of its length */
+    private function within(float $start, float $step, float $low, float $high): array
+    {
+        return match (true) {
+            abs($step) < 1e-12 => [-\INF, \INF],
+            $step > 0 => [($low - $start) / $step, ($high - $start) / $step],
+            default => [($high - $start) / $step, ($low - $start) / $step],
+        };
     }
 
     /** @return list<Point> */

@@ -25,13 +25,13 @@ final readonly class RoundPlanner
      *
      * @param list<list<float>> $distances between start, stops in their order, and end; without the end's row and column
      *                                     where the round ends at its last stop
-     * @param int               $stops     how many stops there are
+     * @param int $stops how many stops there are
      */
     public function plan(array $distances, int $stops): PlannedRound
     {
         $cost = $this->withEnd($distances, $stops);
         if (0 === $stops) {
-            $length = isset($distances[0][1]) ? $distances[0][1] : 0.0;
+            $length = $distances[0][1] ?? 0.0;
 
             return new PlannedRound([], $length, $length, true);
         }
@@ -71,7 +71,7 @@ final readonly class RoundPlanner
 
     /**
      * @param list<list<float>> $cost
-     * @param list<int>         $order with start and end
+     * @param list<int> $order with start and end
      */
     private function length(array $cost, array $order): float
     {

@@ -19,8 +19,8 @@ final class SpanningBound
     /**
      * Returns the best bound found.
      *
-     * @param list<list<float>> $cost   between start, stops and end
-     * @param float             $length of a known way, which steers the steps
+     * @param list<list<float>> $cost between start, stops and end
+     * @param float $length of a known way, which steers the steps
      */
     public function of(array $cost, float $length): float
     {
@@ -64,7 +64,7 @@ final class SpanningBound
      * The cheapest spanning tree by Prim's method.
      *
      * @param list<list<float>> $cost
-     * @param list<float>       $prices
+     * @param list<float> $prices
      *
      * @return array{float, array<int, int>} its price, and how many edges each node has
      */
