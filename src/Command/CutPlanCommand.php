@@ -22,25 +22,31 @@ final class CutPlanCommand extends DocumentCommand
     private const MOST_PIECES = 30000;
     private const MOST_ENTRIES = 1000;
 
+    /** @param float $seconds about how long the search may take */
+    public function __construct(private readonly float $seconds = 1.0)
+    {
+        parent::__construct();
+    }
+
     public function answer(Document $document): array
     {
         $started = hrtime(true);
         $document->get('unit')->word(['in', 'mm']);
-        $longest = $document->has('longest_cut') && !$document->get('longest_cut')->isNull() ? $document->get('longest_cut')->lengthFromZero() : null;
-        $strip = $document->has('smallest_strip') ? $document->get('smallest_strip')->lengthFromZero() : null;
-        $keep = $document->has('keep') ? $document->get('keep')->object() : null;
-        $keepSides = null === $keep ? [] : [$keep->get('short')->lengthFromZero(), $keep->get('long')->lengthFromZero()];
+        $longest = $document->get('longest_cut')->isNull() ? null : $document->get('longest_cut')->lengthFromZero();
+        $strip = $document->get('smallest_strip')->lengthFromZero();
+        $keep = $document->get('keep')->object();
+        $keepSides = [$keep->get('short')->lengthFromZero(), $keep->get('long')->lengthFromZero()];
         $pieceEntries = $this->entries($document->get('pieces'));
         $stockEntries = $this->entries($document->get('stock'));
         $sizes = [...array_map($this->size(...), $pieceEntries), ...array_map($this->size(...), $stockEntries)];
-        $scale = Scale::for([...array_merge(...$sizes), ...array_filter([$longest, $strip]), ...$keepSides]);
+        $scale = Scale::for([...array_merge(...$sizes), ...(null === $longest ? [] : [$longest]), $strip, ...$keepSides]);
         $pieces = array_map(fn (Document $entry): Piece => $this->piece($entry, $scale), $pieceEntries);
         $stocks = array_map(fn (Document $entry): Stock => $this->stock($entry, $scale), $stockEntries);
         if (array_sum(array_map(static fn (Piece $piece): int => $piece->quantity, $pieces)) > self::MOST_PIECES) {
             $document->get('pieces')->refuse(\sprintf('A job has %d pieces at the most.', self::MOST_PIECES));
         }
-        $trimmer = new Trimmer(null === $longest ? null : $scale->whole($longest), null === $strip ? 0 : $scale->whole($strip));
-        [$plan, $bound] = (new CutPlanner($trimmer))->plan($pieces, $stocks);
+        $trimmer = new Trimmer(null === $longest ? null : $scale->whole($longest), $scale->whole($strip));
+        [$plan, $bound] = (new CutPlanner($trimmer, $this->seconds))->plan($pieces, $stocks);
         $isComplete = 0 === $plan->score->unplaced;
 
         return [
@@ -84,7 +90,7 @@ final class CutPlanCommand extends DocumentCommand
     {
         [$width, $height] = $this->size($entry);
 
-        return new Piece($entry->get('id')->string(), $scale->whole($width), $scale->whole($height), $entry->get('qty')->whole(1, 10000), $entry->has('turn') ? $entry->get('turn')->bool() : true, $entry->get('paper')->string());
+        return new Piece($entry->get('id')->string(), $scale->whole($width), $scale->whole($height), $entry->get('qty')->whole(1, 10000), $entry->get('turn')->bool(), $entry->get('paper')->string());
     }
 
     private function stock(Document $entry, Scale $scale): Stock
@@ -112,7 +118,7 @@ final class CutPlanCommand extends DocumentCommand
             foreach ($cut->root->leaves() as $leaf) {
                 $box = ['x' => $scale->unit($leaf->x), 'y' => $scale->unit($leaf->y), 'w' => $scale->unit($leaf->width), 'h' => $scale->unit($leaf->height)];
                 if (null === $leaf->piece) {
-                    $offcuts[] = $box + ['keep' => [] !== $keep && min($leaf->width, $leaf->height) >= $keep[0] && max($leaf->width, $leaf->height) >= $keep[1]];
+                    $offcuts[] = $box + ['keep' => min($leaf->width, $leaf->height) >= $keep[0] && max($leaf->width, $leaf->height) >= $keep[1]];
                 } else {
                     $placed[] = ['piece' => $plan->pieces[$leaf->piece]->id] + $box + ['turned' => $leaf->isTurned];
                 }

@@ -55,7 +55,7 @@ final class PaperCommand extends DocumentCommand
         [$width, $height] = [$stack->get('w')->positiveLength()->value(), $stack->get('h')->positiveLength()->value()];
         $gsm = $this->positive($stack->get('gsm'));
         $grams = $this->positive($stack->get('grams'));
-        $error = $stack->has('scale_error_grams') ? $this->fromZero($stack->get('scale_error_grams')) : 0.0;
+        $error = $this->fromZero($stack->get('scale_error_grams'));
         $sheet = Stack::sheetGrams($width * $metres, $height * $metres, $gsm);
         if ($sheet < 1e-9 || ($grams + $error) / $sheet > 1e12) {
             $stack->get('grams')->refuse('So light a sheet cannot be counted by this weight.');

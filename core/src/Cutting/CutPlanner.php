@@ -99,6 +99,6 @@ final readonly class CutPlanner
             }
         }
 
-        return new CutPlan($plan->pieces, $plan->stocks, array_values($used), $plan->unplaced);
+        return new CutPlan($plan->pieces, $plan->stocks, $used, $plan->unplaced);
     }
 }

@@ -203,7 +203,7 @@ final class GreedySearch
             }
         }
 
-        return $changed ? new CutPlan($plan->pieces, $plan->stocks, array_values($used), $plan->unplaced) : $plan;
+        return $changed ? new CutPlan($plan->pieces, $plan->stocks, $used, $plan->unplaced) : $plan;
     }
 
     /** @return list<list<int>> */
@@ -240,7 +240,7 @@ final class GreedySearch
             [$order[$at], $order[$to]] = [$order[$to], $order[$at]];
         }
 
-        return $order;
+        return array_values($order);
     }
 
     private function roll(int $below): int

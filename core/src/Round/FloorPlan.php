@@ -64,7 +64,7 @@ final class FloorPlan
             $distances[$i][$j] = $distances[$j][$i] = $this->aroundCorners($reach[$i], $reach[$j]);
         }
 
-        return array_values(array_map(array_values(...), $distances));
+        return array_map(array_values(...), $distances);
     }
 
     private function sees(Point $from, Point $to): bool
@@ -158,6 +158,6 @@ final class FloorPlan
             }
         }
 
-        return array_values(array_map(array_values(...), $distance));
+        return array_map(array_values(...), $distance);
     }
 }

@@ -113,7 +113,7 @@ final class LocalSearch
             }
         } while ($helped);
 
-        return array_values($order);
+        return $order;
     }
 
     /**
@@ -173,7 +173,7 @@ final class LocalSearch
         }
         array_splice($rest, $spot[0], 0, $spot[1] ? array_reverse($segment) : $segment);
 
-        return array_values($rest);
+        return $rest;
     }
 
     /**

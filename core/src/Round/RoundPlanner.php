@@ -66,7 +66,7 @@ final readonly class RoundPlanner
             $distances[0][$stops + 1] = $distances[$stops + 1][0] = \INF;
         }
 
-        return $distances;
+        return array_map(array_values(...), $distances);
     }
 
     /**

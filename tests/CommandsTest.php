@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Command\ColourCommand;
+use App\Command\CutPlanCommand;
+use App\Command\PaperCommand;
+use App\Command\RoundCommand;
+use App\Console\Document;
+use App\Console\DocumentCommand;
+use App\Console\InvalidDocument;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** The console commands against their contract: examples, refusals with the path of what is wrong, and broken documents. */
+final class CommandsTest extends TestCase
+{
+    private const CUT = '{"unit": "in", "longest_cut": null, "smallest_strip": 0, "keep": {"short": 1, "long": 2},
+        "pieces": [{"id": "panel", "w": "4 1/4", "h": "5 1/2", "qty": 8, "turn": true, "paper": "white-80"}],
+        "stock": [{"id": "ream", "w": "8 1/2", "h": 11, "qty": 50, "paper": "white-80", "kind": "sheet"}, {"id": "s-17", "w": 6, "h": 6, "qty": 1, "paper": "white-80", "kind": "scrap"}]}';
+    private const ROUND = '{"start": {"x": 0, "y": 0}, "end": {"x": 0, "y": 0}, "stops": [{"id": "C3", "x": 1200, "y": 300}, {"id": "D1", "x": 100, "y": 1800}], "obstacles": [{"x": 500, "y": 500, "w": 800, "h": 600}]}';
+    private const COLOUR = '{"pairs": [[{"lab": [50, 2.6772, -79.7751]}, {"lab": [50, 0, -82.7485]}], [{"hex": "#1f7a6d"}, {"hex": "#b5483a"}]], "sort": ["#b5483a", "#1f7a6d", "#808080"]}';
+    private const PAPER = '{"weights": [{"lb": 80, "basis": "cover"}, {"gsm": 300}], "stack": {"unit": "in", "w": 8.5, "h": 11, "gsm": 216, "grams": 521, "scale_error_grams": 1}}';
+
+    /** @var array<string, DocumentCommand>|null */
+    private ?array $commands = null;
+
+    public function testTheExamplesOfTheContract(): void
+    {
+        $cut = $this->answer('cut', self::CUT);
+        self::assertSame(['complete', [], 2, 1, 2, true], [$cut['status'], $cut['unplaced'], $cut['sheets'], $cut['scraps'], $cut['sheets_bound'], $cut['optimal']]);
+        $round = $this->answer('round', '{"start": {"x": 0, "y": 0}, "end": {"x": 0, "y": 0}, "stops": [{"id": "C3", "x": 1200, "y": 300}], "obstacles": [{"x": 500, "y": 500, "w": 800, "h": 600}]}');
+        self::assertSame([['C3'], true], [$round['order'], $round['optimal']]);
+        self::assertEqualsWithDelta(2473.9, $round['length'], 0.05);
+        $colour = $this->answer('colour', self::COLOUR);
+        self::assertEqualsWithDelta([2.0425, 50.2875], $colour['delta_e'], 0.00005);
+        self::assertSame([['#b5483a', '#1f7a6d', '#808080'], ['red', 'green', 'neutral']], [$colour['sorted'], $colour['families']]);
+        $paper = $this->answer('paper', self::PAPER);
+        self::assertEqualsWithDelta(216.3, $paper['weights'][0]['gsm'], 0.05);
+        self::assertSame(['gsm' => 300.0, 'lb' => null, 'basis' => null], $paper['weights'][1]);
+        self::assertSame([40, 40, 40], [$paper['stack']['sheets'], $paper['stack']['least'], $paper['stack']['most']]);
+        self::assertEqualsWithDelta(13.03, $paper['stack']['sheet_grams'], 0.005);
+    }
+
+    /** Weights as the US trade's conversion tables print them, rounded to whole g/m²; from memory. */
+    public function testWeightsAgreeWithTheTradesTables(): void
+    {
+        foreach ([[20, 'bond', 75], [24, 'bond', 90], [60, 'text', 89], [80, 'text', 118], [100, 'text', 148], [65, 'cover', 176], [80, 'cover', 216], [100, 'cover', 270], [110, 'cover', 298], [90, 'index', 163], [110, 'index', 199], [100, 'tag', 163], [150, 'tag', 244]] as [$lb, $basis, $gsm]) {
+            $weight = $this->answer('paper', json_encode(['weights' => [['lb' => $lb, 'basis' => $basis]]], \JSON_THROW_ON_ERROR))['weights'][0];
+            self::assertEqualsWithDelta($gsm, $weight['gsm'], 1.0, "{$lb} lb {$basis}");
+        }
+    }
+
+    /** Every n with |n × sheet − grams| within the scale's error, and none else, by trying all. */
+    public function testTheStackIsCountedHonestly(): void
+    {
+        mt_srand(500);
+        for ($case = 0; $case < 300; ++$case) {
+            [$gsm, $grams, $error] = [mt_rand(60, 350), mt_rand(1, 6000) / 4, mt_rand(0, 40) / 4];
+            $stack = $this->answer('paper', json_encode(['stack' => ['unit' => 'mm', 'w' => 210, 'h' => 297, 'gsm' => $gsm, 'grams' => $grams, 'scale_error_grams' => $error]], \JSON_THROW_ON_ERROR))['stack'];
+            $sheet = 0.21 * 0.297 * $gsm;
+            $possible = array_values(array_filter(range(0, 2000), static fn (int $n): bool => abs($n * $sheet - $grams) <= $error + 1e-9));
+            self::assertSame((int) round($grams / $sheet), $stack['sheets']);
+            self::assertSame([] === $possible ? [$stack['sheets'], $stack['sheets']] : [min($possible), max($possible)], [$stack['least'], $stack['most']]);
+        }
+    }
+
+    /** @return iterable<array{string, string, string}> */
+    public static function broken(): iterable
+    {
+        yield ['cut', '[', ''];
+        yield ['cut', '[]', ''];
+        yield ['cut', 'null', ''];
+        yield ['cut', str_replace('"in"', '"ell"', self::CUT), 'unit'];
+        yield ['cut', str_replace('"unit": "in",', '', self::CUT), 'unit'];
+        yield ['cut', str_replace('"4 1/4"', '"4 1/0"', self::CUT), 'pieces[0].w'];
+        yield ['cut', str_replace('"5 1/2"', '-5', self::CUT), 'pieces[0].h'];
+        yield ['cut', str_replace('"w": 6', '"w": 0', self::CUT), 'stock[1].w'];
+        yield ['cut', str_replace('"w": 6', '"w": 1e999', self::CUT), 'stock[1].w'];
+        yield ['cut', str_replace('"w": 6', '"w": NaN', self::CUT), ''];
+        yield ['cut', str_replace('"w": 6', '"w": [6]', self::CUT), 'stock[1].w'];
+        yield ['cut', str_replace('"qty": 8', '"qty": 0', self::CUT), 'pieces[0].qty'];
+        yield ['cut', str_replace('"qty": 8', '"qty": 1.5', self::CUT), 'pieces[0].qty'];
+        yield ['cut', str_replace('"qty": 50', '"qty": 10001', self::CUT), 'stock[0].qty'];
+        yield ['cut', str_replace('"turn": true', '"turn": 1', self::CUT), 'pieces[0].turn'];
+        yield ['cut', str_replace('"scrap"', '"rag"', self::CUT), 'stock[1].kind'];
+        yield ['cut', str_replace('"s-17"', '"ream"', self::CUT), 'stock[1].id'];
+        yield ['cut', str_replace('"longest_cut": null', '"longest_cut": -1', self::CUT), 'longest_cut'];
+        yield ['cut', str_replace('"smallest_strip": 0', '"smallest_strip": "-1/8"', self::CUT), 'smallest_strip'];
+        yield ['cut', str_replace('"short": 1, ', '', self::CUT), 'keep.short'];
+        yield ['cut', str_replace('"turn": true, ', '', self::CUT), 'pieces[0].turn'];
+        yield ['cut', str_replace('"longest_cut": null, ', '', self::CUT), 'longest_cut'];
+        yield ['round', str_replace('"x": 1200', '"x": 700', str_replace('"y": 300', '"y": 700', self::ROUND)), 'stops[0]'];
+        yield ['round', str_replace('"start": {"x": 0, "y": 0}', '"start": {"x": 600, "y": 600}', self::ROUND), 'start'];
+        yield ['round', str_replace('"end": {"x": 0, "y": 0}', '"end": {"x": 600, "y": 600}', self::ROUND), 'end'];
+        yield ['round', str_replace('"end": {"x": 0, "y": 0}', '"end": {"x": 0}', self::ROUND), 'end.y'];
+        yield ['round', str_replace('"D1"', '"C3"', self::ROUND), 'stops[1].id'];
+        yield ['round', str_replace('"w": 800', '"w": -800', self::ROUND), 'obstacles[0].w'];
+        yield ['round', '{"start": {"x": 0, "y": 0}, "end": null, "stops": [{"id": "a", "x": 150, "y": 150}], "obstacles": [{"x":0,"y":50,"w":300,"h":60},{"x":0,"y":190,"w":300,"h":60},{"x":50,"y":0,"w":60,"h":300},{"x":190,"y":0,"w":60,"h":300}]}', 'stops[0]'];
+        yield ['colour', str_replace('#b5483a"}', '#b5483"}', self::COLOUR), 'pairs[1][1].hex'];
+        yield ['colour', str_replace('[50, 0, -82.7485]', '[50, 0]', self::COLOUR), 'pairs[0][1].lab'];
+        yield ['colour', str_replace('[50, 0, -82.7485]', '[50, "0", 3]', self::COLOUR), 'pairs[0][1].lab[1]'];
+        yield ['colour', '{"sort": ["red"]}', 'sort[0]'];
+        yield ['paper', str_replace('"cover"', '"felt"', self::PAPER), 'weights[0].basis'];
+        yield ['paper', str_replace('"lb": 80', '"lb": 0', self::PAPER), 'weights[0].lb'];
+        yield ['paper', str_replace('"grams": 521', '"grams": -1', self::PAPER), 'stack.grams'];
+        yield ['paper', str_replace('"scale_error_grams": 1', '"scale_error_grams": -1', self::PAPER), 'stack.scale_error_grams'];
+        yield ['paper', str_replace('"unit": "in"', '"unit": "pt"', self::PAPER), 'stack.unit'];
+    }
+
+    #[DataProvider('broken')]
+    public function testARefusalNamesTheField(string $command, string $json, string $field): void
+    {
+        try {
+            $this->answer($command, $json);
+            self::fail('Answered: '.$json);
+        } catch (InvalidDocument $invalid) {
+            self::assertSame($field, $invalid->field);
+            self::assertNotSame('', $invalid->getMessage());
+        }
+    }
+
+    /** Twelve thousand documents broken at random: a refusal or an answer, never anything else, in little memory. */
+    public function testBrokenDocumentsAreRefusedOrAnswered(): void
+    {
+        mt_srand(20261125);
+        $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER];
+        $refused = $answered = 0;
+        for ($i = 0; $i < 12000; ++$i) {
+            $command = array_keys($examples)[$i % 4];
+            $json = 0 === mt_rand(0, 5) ? $this->tornText($examples[$command]) : $this->brokenTree($examples[$command]);
+            try {
+                $answer = $this->answer($command, $json);
+                self::assertNotSame('', json_encode($answer, \JSON_THROW_ON_ERROR));
+                ++$answered;
+            } catch (InvalidDocument $invalid) {
+                self::assertNotSame('', $invalid->getMessage());
+                ++$refused;
+            }
+        }
+        self::assertGreaterThan(6000, $refused);
+        self::assertGreaterThan(500, $answered);
+        self::assertLessThan(256 * 1024 * 1024, memory_get_peak_usage(true));
+    }
+
+    public function testTheConsolePrintsOneDocumentAndTheRightStatus(): void
+    {
+        foreach ([['lottel:paper', self::PAPER, 0], ['lottel:paper', '{"stack": 3}', 2], ['lottel:round', '', 2], ['lottel:colour', "\xff\xfe", 2], ['lottel:cut-plan', '{"unit": "in"}', 2]] as [$command, $json, $status]) {
+            $process = new Process(['php', 'bin/console', $command, '-'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
+            $process->setInput($json);
+            $process->run();
+            self::assertSame($status, $process->getExitCode(), $process->getErrorOutput());
+            $printed = json_decode($process->getOutput(), true);
+            self::assertIsArray($printed);
+            self::assertSame(2 === $status, isset($printed['error']['field'], $printed['error']['message']));
+            self::assertSame(1, substr_count(trim($process->getOutput()), "\n") + 1);
+        }
+        $missing = new Process(['php', 'bin/console', 'lottel:paper', '/no/such/file'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
+        $missing->run();
+        self::assertSame(2, $missing->getExitCode());
+    }
+
+    /** @return array<string, mixed> */
+    private function answer(string $command, string $json): array
+    {
+        $commands = $this->commands ??= ['cut' => new CutPlanCommand(0.001), 'round' => new RoundCommand(), 'colour' => new ColourCommand(), 'paper' => new PaperCommand()];
+
+        return $commands[$command]->answer(Document::parse($json));
+    }
+
+    private function tornText(string $json): string
+    {
+        $at = mt_rand(0, \strlen($json));
+        $junk = ['', '}', '"', "\0", "\xff", '1e999', 'NaN', '-', '[[[[', '🐦'][mt_rand(0, 9)];
+
+        return substr($json, 0, $at).$junk.substr($json, min(\strlen($json), $at + mt_rand(0, 12)));
+    }
+
+    private function brokenTree(string $json): string
+    {
+        $tree = json_decode($json, true);
+        for ($i = 0, $times = mt_rand(1, 3); $i < $times; ++$i) {
+            $this->breakOne($tree);
+        }
+
+        return str_replace('"@infinite"', '1e999', json_encode($tree, \JSON_THROW_ON_ERROR));
+    }
+
+    private function breakOne(mixed &$node): void
+    {
+        $junk = [null, true, '', 'x', -1, 0, 0.1, 1.5, 1e12, 1e-12, 99999999999999, '@infinite', '1/0', '4 1/4', [], ['a' => 1], [[1]], 'sheet', '#12345g', 7, 3, 12, '2 1/3'];
+        if (!\is_array($node) || [] === $node || 0 === mt_rand(0, 6)) {
+            $node = $junk[mt_rand(0, \count($junk) - 1)];
+
+            return;
+        }
+        $key = array_rand($node);
+        if (0 === mt_rand(0, 5)) {
+            unset($node[$key]);
+        } elseif (0 === mt_rand(0, 5) && array_is_list($node)) {
+            $node[] = $node[$key];
+        } else {
+            $this->breakOne($node[$key]);
+        }
+    }
+}
