@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Cutting;
+
+/**
+ * The cuts of a plan in the order in which a person makes them: parts of the same size with the same cut are laid on each
+ * other, and all that can be cut at the present setting is cut before the trimmer is set anew. The next setting is the one
+ * at which most strokes can be made at once; a cut may be measured from either edge.
+ */
+final readonly class CutSequence
+{
+    /** @param int $stackHeight how many sheets the trimmer takes together, at least 1 */
+    public function __construct(private int $stackHeight)
+    {
+    }
+
+    /** @return list<CutStep> */
+    public function of(CutPlan $plan): array
+    {
+        /** @var list<array{int, string, Part}> $open */
+        $open = [];
+        foreach ($plan->used as $number => $cut) {
+            $open[] = [$number, '1', $cut->root];
+        }
+        $open = array_values(array_filter($open, static fn (array $part): bool => null !== $part[2]->first));
+        $steps = [];
+        $setting = null;
+        while ([] !== $open) {
+            $here = array_filter($open, fn (array $part): bool => null !== $setting && \in_array($setting, $this->settings($part[2]), true));
+            $isNew = [] === $here;
+            if ($isNew) {
+                $setting = $this->bestSetting($open);
+                $here = array_filter($open, fn (array $part): bool => \in_array($setting, $this->settings($part[2]), true));
+            }
+            $stack = $this->stack($here);
+            $steps[] = new CutStep((int) $setting, $this->edge($open[$stack[0]][2], (int) $setting), array_map(static fn (int $at): array => [$open[$at][0], $open[$at][1]], $stack), $isNew);
+            $open = $this->after($open, $stack);
+        }
+
+        return $steps;
+    }
+
+    /** Returns how often the trimmer is set in a sequence. */
+    public static function settingsOf(CutStep ...$steps): int
+    {
+        return \count(array_filter($steps, static fn (CutStep $step): bool => $step->isNewSetting));
+    }
+
+    /**
+     * Returns what a copy shop takes that prices each cut of a whole stack, in cents.
+     *
+     * @param list<CutStep> $steps
+     */
+    public static function price(array $steps, int $centsPerCut): int
+    {
+        return \count($steps) * $centsPerCut;
+    }
+
+    /** @return list<int> the two settings at which a part's cut can be made */
+    private function settings(Part $part): array
+    {
+        \assert(null !== $part->first && null !== $part->second);
+
+        return $part->isCutAlongX ? [$part->first->width, $part->second->width] : [$part->first->height, $part->second->height];
+    }
+
+    /** @param list<array{int, string, Part}> $open */
+    private function bestSetting(array $open): int
+    {
+        $counts = [];
+        foreach ($open as [, , $part]) {
+            foreach (array_unique($this->settings($part)) as $setting) {
+                $counts[$setting] = ($counts[$setting] ?? 0) + 1;
+            }
+        }
+        $best = array_key_first($counts) ?? 0;
+        foreach ($counts as $setting => $count) {
+            if ($count > $counts[$best] || ($count === $counts[$best] && $setting > $best)) {
+                $best = $setting;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Returns as many parts of one size and one cut as lie on each other at once.
+     *
+     * @param array<int, array{int, string, Part}> $here
+     *
+     * @return non-empty-list<int>
+     */
+    private function stack(array $here): array
+    {
+        $groups = [];
+        foreach ($here as $at => [, , $part]) {
+            \assert(null !== $part->first);
+            $groups[implode('/', [$part->width, $part->height, (int) $part->isCutAlongX, $part->first->width, $part->first->height])][] = $at;
+        }
+        $largest = [array_key_first($here) ?? 0];
+        foreach ($groups as $group) {
+            $largest = \count($group) > \count($largest) ? $group : $largest;
+        }
+
+        return [$largest[0], ...\array_slice($largest, 1, max(0, $this->stackHeight - 1))];
+    }
+
+    private function edge(Part $part, int $setting): string
+    {
+        \assert(null !== $part->first);
+        if ($part->isCutAlongX) {
+            return $part->first->width === $setting ? 'left' : 'right';
+        }
+
+        return $part->first->height === $setting ? 'upper' : 'lower';
+    }
+
+    /**
+     * @param list<array{int, string, Part}> $open
+     * @param list<int> $cut
+     *
+     * @return list<array{int, string, Part}>
+     */
+    private function after(array $open, array $cut): array
+    {
+        $made = [];
+        foreach ($cut as $at) {
+            [$number, $name, $part] = $open[$at];
+            unset($open[$at]);
+            \assert(null !== $part->first && null !== $part->second);
+            $made[] = [$number, $name.'.1', $part->first];
+            $made[] = [$number, $name.'.2', $part->second];
+        }
+
+        return [...$open, ...array_values(array_filter($made, static fn (array $part): bool => null !== $part[2]->first))];
+    }
+}

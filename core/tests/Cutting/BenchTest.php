@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Tests\Cutting;
+
+use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Cutting\CutPlanner;
+use Lottel\Core\Cutting\CutSequence;
+use Lottel\Core\Cutting\InvalidOutline;
+use Lottel\Core\Cutting\Outline;
+use Lottel\Core\Cutting\Piece;
+use Lottel\Core\Cutting\Scrap;
+use Lottel\Core\Cutting\ScrapSearch;
+use Lottel\Core\Cutting\Stock;
+use PHPUnit\Framework\TestCase;
+
+/** What happens around a cut plan: the order of strokes, odd outlines, and finding a scrap. */
+final class BenchTest extends TestCase
+{
+    public function testThreeSheetsIntoTwelvePanelsAreTwoStrokes(): void
+    {
+        [$plan] = (new CutPlanner())->plan([new Piece('panel', 34, 44, 12, true, '')], [new Stock('letter', 68, 88, 9, '', true)]);
+        $steps = (new CutSequence(6))->of($plan);
+        self::assertCount(2, $steps, 'three sheets at once, then six halves at once');
+        self::assertSame(2, CutSequence::settingsOf(...$steps));
+        self::assertSame([3, 6], array_map(static fn ($step): int => \count($step->parts), $steps));
+        self::assertSame(500, CutSequence::price($steps, 250));
+        $byHand = (new CutSequence(1))->of($plan);
+        self::assertCount(9, $byHand, 'sheet by sheet: nine strokes');
+        self::assertSame(2, CutSequence::settingsOf(...$byHand), 'but still only two settings');
+    }
+
+    /** Each cut of the plan is made once, no part before it exists, and never more sheets together than the trimmer takes. */
+    public function testASequenceMakesEveryCutOfThePlanOnce(): void
+    {
+        mt_srand(12);
+        for ($case = 0; $case < 25; ++$case) {
+            $pieces = [];
+            for ($i = 0, $count = mt_rand(1, 4); $i < $count; ++$i) {
+                $pieces[] = new Piece('p'.$i, mt_rand(8, 40), mt_rand(8, 40), mt_rand(1, 4), true, '');
+            }
+            [$plan] = (new CutPlanner(seconds: 0.02))->plan($pieces, [new Stock('letter', 68, 88, 30, '', true)]);
+            $height = mt_rand(1, 5);
+            $steps = (new CutSequence($height))->of($plan);
+            $made = [];
+            foreach (array_keys($plan->used) as $number) {
+                $made[$number.':1'] = true;
+            }
+            $strokes = 0;
+            foreach ($steps as $step) {
+                self::assertLessThanOrEqual($height, \count($step->parts));
+                foreach ($step->parts as [$number, $name]) {
+                    self::assertArrayHasKey($number.':'.$name, $made, 'the part is in hand');
+                    unset($made[$number.':'.$name]);
+                    $made[$number.':'.$name.'.1'] = $made[$number.':'.$name.'.2'] = true;
+                    ++$strokes;
+                }
+            }
+            self::assertSame($plan->score->cuts, $strokes);
+        }
+    }
+
+    public function testAnLShapedScrapHasTwoLargestRectangles(): void
+    {
+        $outline = Outline::of([[0, 0], [10, 0], [10, 4], [4, 4], [4, 12], [0, 12]]);
+        self::assertSame([[0, 0, 4, 12], [0, 0, 10, 4]], $outline->largestRectangles(5));
+    }
+
+    public function testAPunchedHoleIsLeftOut(): void
+    {
+        $outline = Outline::of([[0, 0], [12, 0], [12, 9], [0, 9]], [[[4, 3], [6, 3], [6, 5], [4, 5]]]);
+        $rectangles = $outline->largestRectangles(4);
+        self::assertSame([6, 0, 6, 9], $rectangles[0]);
+        self::assertContains([0, 5, 12, 4], $rectangles);
+        self::assertContains([0, 0, 4, 9], $rectangles);
+        self::assertContains([0, 0, 12, 3], $rectangles);
+    }
+
+    /** For outlines of right angles: no rectangle on whole numbers that lies within is larger. */
+    public function testNoRectangleInAStaircaseIsLarger(): void
+    {
+        mt_srand(77);
+        for ($case = 0; $case < 40; ++$case) {
+            $ring = [[0, 0]];
+            $x = $y = 0;
+            $down = [];
+            for ($i = 0, $count = mt_rand(1, 4); $i < $count; ++$i) {
+                $down[] = [mt_rand(1, 4), mt_rand(1, 4)];
+            }
+            $width = array_sum(array_column($down, 0));
+            $ring[] = [$width, 0];
+            $x = $width;
+            foreach ($down as [$across, $drop]) {
+                $y += $drop;
+                $ring[] = [$x, $y];
+                $x -= $across;
+                $ring[] = [$x, $y];
+            }
+            $outline = Outline::of($ring);
+            $best = 0;
+            for ($left = 0; $left < $width; ++$left) {
+                for ($top = 0; $top < $y; ++$top) {
+                    for ($w = 1; $left + $w <= $width; ++$w) {
+                        for ($h = 1; $top + $h <= $y; ++$h) {
+                            if ($w * $h > $best && $outline->holds($left, $top, $w, $h)) {
+                                $best = $w * $h;
+                            }
+                        }
+                    }
+                }
+            }
+            $largest = $outline->largestRectangles(1)[0];
+            self::assertSame($best, $largest[2] * $largest[3], "case {$case}");
+        }
+    }
+
+    /** A triangle with legs 16 holds at most half its area, 64 (a fact of plane geometry); the grid finds that. */
+    public function testASlantingOutlineHoldsARectangleWhollyWithin(): void
+    {
+        $triangle = Outline::of([[0, 0], [16, 0], [0, 16]]);
+        [$left, $top, $width, $height] = $triangle->largestRectangles(1)[0];
+        self::assertSame(64, $width * $height);
+        self::assertTrue($triangle->holds($left, $top, $width, $height));
+        $this->expectException(InvalidOutline::class);
+        Outline::of([[0, 0], [1, 1]]);
+    }
+
+    public function testScrapsAreRankedByWhatIsLeftOver(): void
+    {
+        $petrel = Lab::of(Srgb::ofHex('#1f5c6b'));
+        $near = Lab::of(Srgb::ofHex('#22606f'));
+        $far = Lab::of(Srgb::ofHex('#c8372d'));
+        $scraps = [
+            new Scrap('large', 60, 60, $petrel, 216), new Scrap('snug', 44, 34, $near, 216), new Scrap('snug but red', 34, 44, $far, 216),
+            new Scrap('too thin a paper', 34, 44, $petrel, 120), new Scrap('strip', 34, 50, $petrel, 210), new Scrap('too small', 33, 44, $petrel, 216),
+            new Scrap('with a grain', 44, 34, $petrel, 216, true), new Scrap('of unknown colour', 34, 44, null, 216),
+        ];
+        $ranked = (new ScrapSearch($petrel, 5, 216))->rank(new Piece('mat', 34, 44, 1, true, ''), $scraps);
+        self::assertSame(['snug', 'strip', 'large'], array_map(static fn ($match): string => $match->scrap->id, $ranked));
+        self::assertSame(['turned, exactly', 'one cut', 'two cuts'], array_map(static fn ($match): string => $match->inWords(), $ranked));
+        self::assertSame(['strip', 'large'], array_map(static fn ($match): string => $match->scrap->id, (new ScrapSearch($petrel, 5, 216))->rank(new Piece('mat', 34, 44, 1, false, ''), $scraps)), 'a pattern keeps its direction');
+    }
+}
