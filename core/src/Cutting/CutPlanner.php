@@ -12,7 +12,7 @@ namespace Lottel\Core\Cutting;
 final readonly class CutPlanner
 {
     /** So many fits are looked at in about a second. */
-    private const WORK_PER_SECOND = 900_000;
+    private const WORK_PER_SECOND = 700_000;
 
     /** Pieces on a sheet that holds little. */
     private const FEW = 8;

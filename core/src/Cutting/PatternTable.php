@@ -11,7 +11,10 @@ namespace Lottel\Core\Cutting;
  */
 final class PatternTable
 {
-    private const MOST_WORK = 2_500_000;
+    public const MOST_WORK = 2_000_000;
+
+    /** How much was computed, in values compared. */
+    public int $work = 0;
 
     /** @var list<int> */
     private array $xs = [];
@@ -33,8 +36,9 @@ final class PatternTable
      *
      * @param list<Piece> $pieces
      * @param array<int, int> $values by piece; pieces without a value are left out
+     * @param int $mostWork what would take longer, in values compared, is not made
      */
-    public static function for(array $pieces, array $values, int $width, int $height): ?self
+    public static function for(array $pieces, array $values, int $width, int $height, int $mostWork = self::MOST_WORK): ?self
     {
         $table = new self();
         foreach ($pieces as $index => $piece) {
@@ -50,7 +54,8 @@ final class PatternTable
         $table->xs = self::sums(array_column($table->ways, 1), $width);
         $table->ys = self::sums(array_column($table->ways, 2), $height);
         [$nx, $ny] = [\count($table->xs), \count($table->ys)];
-        if ($nx * $ny * ($nx + $ny) / 2 + $nx * $ny * \count($table->ways) > self::MOST_WORK) {
+        $table->work = (int) ($nx * $ny * ($nx + $ny) / 2 + $nx * $ny * \count($table->ways));
+        if ($table->work > $mostWork) {
             return null;
         }
         $table->compute($values);

@@ -10,6 +10,11 @@ namespace Lottel\Core\Cutting;
  */
 final class SheetBound
 {
+    /** What may be spent on tables, in values compared. */
+    private const BUDGET = 3_500_000;
+
+    private int $spent = 0;
+
     /**
      * Returns the bound.
      *
@@ -19,31 +24,73 @@ final class SheetBound
     public function of(array $pieces, array $stocks): int
     {
         $best = 0;
-        foreach ($this->valuings($pieces) as $values) {
-            $table = PatternTable::for($pieces, $values, self::longest($stocks, true), self::longest($stocks, false));
-            if (null !== $table) {
-                $best = max($best, $this->needed($pieces, $stocks, $values, static fn (Stock $stock): int => $table->valueOf($stock->width, $stock->height)));
+        $sheets = array_filter($stocks, static fn (Stock $stock): bool => $stock->isSheet);
+        $scraps = array_filter($stocks, static fn (Stock $stock): bool => !$stock->isSheet);
+        foreach ($this->valuings($pieces, $scraps) as $isArea => $values) {
+            $ofSheets = $this->yields($pieces, $values, $sheets, 1 === $isArea);
+            $ofScraps = $this->yields($pieces, $values, $scraps, 1 === $isArea);
+            if (null !== $ofSheets && null !== $ofScraps) {
+                $best = max($best, $this->needed($pieces, $stocks, $values, static fn (Stock $stock): int => $stock->isSheet ? $ofSheets($stock) : $ofScraps($stock)));
             }
         }
-        $areas = array_map(static fn (Piece $piece): int => $piece->area(), $pieces);
 
-        return max($best, $this->needed($pieces, $stocks, $areas, fn (Stock $stock): int => $this->fitsAny($stock, $pieces) ? $stock->area() : 0));
+        return $best;
     }
 
     /**
-     * @param list<Piece> $pieces
+     * Returns what a piece of stock yields at the most: by the pattern table, or where that is too large by its area, which is
+     * only right where value is area.
      *
-     * @return iterable<array<int, int>>
+     * @param list<Piece> $pieces
+     * @param array<int, int> $values
+     * @param array<int, Stock> $stocks
+     *
+     * @return (callable(Stock): int)|null
      */
-    private function valuings(array $pieces): iterable
+    private function yields(array $pieces, array $values, array $stocks, bool $isArea): ?callable
     {
-        yield array_map(static fn (Piece $piece): int => $piece->area(), $pieces);
-        yield array_map(static fn (Piece $piece): int => 1, $pieces);
+        $table = PatternTable::for($pieces, $values, self::longest($stocks, true), self::longest($stocks, false), min(PatternTable::MOST_WORK, self::BUDGET - $this->spent));
+        if (null !== $table) {
+            $this->spent += $table->work;
+
+            return static fn (Stock $stock): int => $table->valueOf($stock->width, $stock->height);
+        }
+        $valued = array_values(array_filter($pieces, static fn (int $index): bool => ($values[$index] ?? 0) > 0, \ARRAY_FILTER_USE_KEY));
+
+        return $isArea ? fn (Stock $stock): int => $this->fitsAny($stock, $valued) ? $stock->area() : 0 : null;
+    }
+
+    /**
+     * Ways to give value to pieces; the key is 1 where value is area, 0 where it is a number of pieces.
+     *
+     * @param list<Piece> $pieces
+     * @param array<int, Stock> $scraps
+     *
+     * @return iterable<int, array<int, int>>
+     */
+    private function valuings(array $pieces, array $scraps): iterable
+    {
+        yield 1 => array_map(static fn (Piece $piece): int => $piece->area(), $pieces);
+        yield 1 => array_map(fn (Piece $piece): int => $this->fitsAScrap($piece, $scraps) ? 0 : $piece->area(), $pieces);
+        yield 0 => array_map(static fn (Piece $piece): int => 1, $pieces);
+        yield 0 => array_map(fn (Piece $piece): int => $this->fitsAScrap($piece, $scraps) ? 0 : 1, $pieces);
         if (\count($pieces) > 1 && \count($pieces) <= 12) {
             foreach (array_keys($pieces) as $index) {
-                yield [$index => 1];
+                yield 0 => [$index => 1];
             }
         }
+    }
+
+    /** @param array<int, Stock> $scraps */
+    private function fitsAScrap(Piece $piece, array $scraps): bool
+    {
+        foreach ($scraps as $scrap) {
+            if ($this->fitsAny($scrap, [$piece])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -94,7 +141,7 @@ final class SheetBound
         return false;
     }
 
-    /** @param list<Stock> $stocks */
+    /** @param array<int, Stock> $stocks */
     private static function longest(array $stocks, bool $isWidth): int
     {
         return array_reduce($stocks, static fn (int $most, Stock $stock): int => max($most, $isWidth ? $stock->width : $stock->height), 0);

@@ -14,9 +14,10 @@ namespace Lottel\Core\Cutting;
  */
 final class SmallJob
 {
-    private const MOST_STATES = 420;
+    private const MOST_STATES = 520;
     private const MOST_PAIRS = 14_000;
     private const MOST_STEPS = 900_000;
+    private const MOST_JOINS = 900_000;
     private const MOST_ROOMY_PAIRS = 1_500;
     private const MOST_ROOMS = 600;
 
@@ -27,6 +28,8 @@ final class SmallJob
     private array $packed = [];
 
     private int $guards = 0;
+
+    private int $joins = 0;
 
     /** @var list<int> how much one more of a piece adds to a state's number */
     private array $radix = [];
@@ -66,7 +69,9 @@ final class SmallJob
         }
         $job = new self($pieces, $stocks, $trimmer);
         $job->number();
-        $job->build();
+        if (!$job->build()) {
+            return null;
+        }
 
         return $job->assign($pairs / 2 <= self::MOST_ROOMY_PAIRS);
     }
@@ -105,7 +110,8 @@ final class SmallJob
         }
     }
 
-    private function build(): void
+    /** Builds the blocks of all states; false where that would take too long. */
+    private function build(): bool
     {
         foreach ($this->pieces as $index => $piece) {
             foreach ($piece->ways() as [$width, $height, $isTurned]) {
@@ -123,7 +129,12 @@ final class SmallJob
                     $this->join($state, $part, $state - $part);
                 }
             }
+            if ($this->joins > self::MOST_JOINS) {
+                return false;
+            }
         }
+
+        return true;
     }
 
     /** @return list<int> the states that are part of a state, itself and nothing left out */
@@ -146,6 +157,7 @@ final class SmallJob
     private function join(int $state, int $one, int $other): void
     {
         foreach ($this->blocks[$one] ?? [] as $a => [$w1, $h1]) {
+            $this->joins += \count($this->blocks[$other] ?? []);
             foreach ($this->blocks[$other] ?? [] as $b => [$w2, $h2]) {
                 $height = $this->common($h1, $h2);
                 if ($this->trimmer->allows($height, $w1, $w2) && $this->canEven($w1, $height, $h1) && $this->canEven($w2, $height, $h2)) {

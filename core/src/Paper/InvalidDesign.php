@@ -31,6 +31,16 @@ final class InvalidDesign extends \InvalidArgumentException
         return new self($field, 'The window is not inside its panel.');
     }
 
+    public static function unknownPocket(string $field): self
+    {
+        return new self($field, 'There is no such pocket.');
+    }
+
+    public static function pocketCount(string $field): self
+    {
+        return new self($field, 'A page has from 1 to 64 pockets of a size.');
+    }
+
     public static function outsidePage(string $field): self
     {
         return new self($field, 'This lies outside the page.');

@@ -10,7 +10,7 @@ namespace Lottel\Core\Round;
  */
 final class LocalSearch
 {
-    private const WORK = 8_000;
+    private const WORK = 6_000;
 
     private int $dice = 1;
 

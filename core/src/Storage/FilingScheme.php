@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Storage;
 
+use Lottel\Core\Colour\Family;
+use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\RainbowOrder;
 use Lottel\Core\Colour\Srgb;
 
@@ -13,6 +15,8 @@ use Lottel\Core\Colour\Srgb;
  */
 final readonly class FilingScheme implements \Stringable
 {
+    private const SEASONS = ['spring', 'summer', 'autumn', 'winter'];
+
     private \Collator $collator;
 
     /** @param list<SortBy> $criteria */
@@ -105,7 +109,10 @@ final readonly class FilingScheme implements \Stringable
             SortBy::Maker => $this->compareText(self::withoutArticle($a->maker), self::withoutArticle($b->maker)),
             SortBy::Kind => $this->compareText($a->kind->value, $b->kind->value),
             SortBy::Theme => $this->compareText($a->themes[0] ?? '', $b->themes[0] ?? ''),
-            SortBy::Colour => self::compareColours($a->colour, $b->colour),
+            SortBy::Colour => self::compareColours($a, $b),
+            SortBy::Collection => $this->compareText($a->collection, $b->collection),
+            SortBy::Size => [null === $a->size, $a->size] <=> [null === $b->size, $b->size],
+            SortBy::Season => self::season($a) <=> self::season($b),
         };
     }
 
@@ -124,12 +131,31 @@ final readonly class FilingScheme implements \Stringable
         return (string) preg_replace('/^(the|an?)\s+(?=\S)/iu', '', trim($name));
     }
 
-    private static function compareColours(?string $a, ?string $b): int
+    private static function season(Thing $thing): int
     {
-        if (null === $a || null === $b) {
-            return (null === $a) <=> (null === $b);
+        $at = array_search($thing->season, self::SEASONS, true);
+
+        return false === $at ? \count(self::SEASONS) : $at;
+    }
+
+    /** Colours in rainbow order, what has many of them in front of the neutrals, what has none last. */
+    private static function compareColours(Thing $a, Thing $b): int
+    {
+        $order = self::colourGroup($a) <=> self::colourGroup($b);
+        if (0 !== $order || null === $a->colour || null === $b->colour || $a->isMulticolour) {
+            return $order;
         }
 
-        return RainbowOrder::compare(Srgb::ofHex($a), Srgb::ofHex($b));
+        return RainbowOrder::compare(Srgb::ofHex($a->colour), Srgb::ofHex($b->colour));
+    }
+
+    private static function colourGroup(Thing $thing): int
+    {
+        return match (true) {
+            $thing->isMulticolour => 1,
+            null === $thing->colour => 3,
+            Family::Neutral === Family::of(Lab::of(Srgb::ofHex($thing->colour))) => 2,
+            default => 0,
+        };
     }
 }

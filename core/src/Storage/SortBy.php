@@ -12,4 +12,7 @@ enum SortBy: string
     case Kind = 'kind';
     case Theme = 'theme';
     case Colour = 'colour';
+    case Collection = 'collection';
+    case Size = 'size';
+    case Season = 'season';
 }

@@ -7,7 +7,11 @@ namespace Lottel\Core\Storage;
 /** What filing needs to know about an item. */
 final readonly class Thing
 {
-    /** @param list<string> $themes */
+    /**
+     * @param list<string> $themes
+     * @param int|null $size its area in square millimetres, small things are filed first
+     * @param string $season when it is used, in the order of the year from `spring`
+     */
     public function __construct(
         public int $id,
         public string $name,
@@ -15,6 +19,10 @@ final readonly class Thing
         public Kind $kind = Kind::Other,
         public array $themes = [],
         public ?string $colour = null,
+        public bool $isMulticolour = false,
+        public string $collection = '',
+        public ?int $size = null,
+        public string $season = '',
     ) {
     }
 }

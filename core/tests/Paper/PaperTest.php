@@ -18,6 +18,7 @@ use Lottel\Core\Paper\Layer;
 use Lottel\Core\Paper\PageDesign;
 use Lottel\Core\Paper\PaperSize;
 use Lottel\Core\Paper\PhotoMat;
+use Lottel\Core\Paper\PocketPage;
 use Lottel\Core\Paper\Surface;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -133,6 +134,21 @@ final class PaperTest extends TestCase
             }
         }
         self::assertCount(1, (new PageDesign(PaperSize::Layout->size(), true, [$at('on the right page', 13, 2)]))->pieces());
+    }
+
+    public function testAPocketPageTakesACardForEachPocket(): void
+    {
+        $pieces = PocketPage::usual()->pieces();
+        self::assertCount(8, $pieces);
+        self::assertSame('4 × 6', $this->printed($pieces[0]->size));
+        foreach (['5 × 9' => 1, '3 × 4' => 0] as $name => $count) {
+            try {
+                (new PocketPage([$name => $count]))->pieces();
+                self::fail('It was planned.');
+            } catch (InvalidDesign $refused) {
+                self::assertSame('pockets.'.$name, $refused->field);
+            }
+        }
     }
 
     private function printed(Size $size): string

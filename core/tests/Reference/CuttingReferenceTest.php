@@ -7,6 +7,7 @@ namespace Lottel\Core\Tests\Reference;
 use Lottel\Core\Cutting\CutPlan;
 use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\Part;
+use Lottel\Core\Cutting\PatternTable;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\SheetBound;
 use Lottel\Core\Cutting\Stock;
@@ -133,6 +134,90 @@ final class CuttingReferenceTest extends TestCase
             $best = $this->bestByTrying($pieces, $stocks);
             self::assertLessThanOrEqual($best[1], (new SheetBound())->of($pieces, $stocks));
         }
+    }
+
+    /**
+     * gcut1, a published guillotine instance with as many of each piece as one likes, value being area, no turning: optimum
+     * 56460 (J. E. Beasley, “Algorithms for unconstrained two-dimensional guillotine cutting”, Journal of the Operational
+     * Research Society 36, 1985). cgcut1, with limited numbers: optimum 244 (N. Christofides and C. Whitlock, Operations
+     * Research 25, 1977), which the table must not go below. Both from memory.
+     */
+    public function testThePatternTableAgainstPublishedInstances(): void
+    {
+        $sizes = [[167, 184], [114, 118], [167, 152], [83, 140], [70, 86], [143, 166], [120, 160], [66, 148], [87, 141], [69, 165]];
+        $pieces = array_map(static fn (array $size): Piece => new Piece(implode('x', $size), $size[0], $size[1], 1, false, ''), $sizes);
+        $table = PatternTable::for($pieces, array_map(static fn (Piece $piece): int => $piece->area(), $pieces), 250, 250);
+        self::assertSame(56460, $table?->valueOf(250, 250));
+        $limited = array_map(static fn (array $size): Piece => new Piece(implode('x', $size), $size[0], $size[1], 1, false, ''), [[8, 4], [3, 7], [8, 2], [3, 4], [3, 3], [3, 2], [2, 1]]);
+        self::assertGreaterThanOrEqual(244, PatternTable::for($limited, [66, 35, 24, 17, 11, 8, 2], 15, 10)?->valueOf(15, 10));
+    }
+
+    /**
+     * Middle-sized jobs against integer programming: every set of pieces that a sheet can give is a column, found by trying all
+     * cuts; GLPK (Debian's glpk-utils, dev dependency) finds the fewest sheets that cover the demand.
+     */
+    public function testMiddleSizedJobsAgainstIntegerProgramming(): void
+    {
+        mt_srand(45);
+        $equal = $jobs = 0;
+        for ($case = 0; $case < 30; ++$case) {
+            $pieces = [];
+            for ($i = 0, $count = mt_rand(2, 3); $i < $count; ++$i) {
+                $pieces[] = new Piece('p'.$i, mt_rand(2, 5), mt_rand(2, 5), mt_rand(4, 16), 0 === mt_rand(0, 1), '');
+            }
+            $fewest = $this->byIntegerProgramming($pieces, 7, 8);
+            [$plan, $bound] = (new CutPlanner(seconds: 0.3))->plan($pieces, [new Stock('sheet', 7, 8, 60, '', true)]);
+            self::assertSame(0, $plan->score->unplaced);
+            self::assertGreaterThanOrEqual($fewest, $plan->score->sheets, "case {$case}: fewer than possible");
+            self::assertLessThanOrEqual($fewest, $bound, "case {$case}: the bound is no bound");
+            self::assertLessThanOrEqual($fewest + 1, $plan->score->sheets, "case {$case}");
+            $equal += (int) ($fewest === $plan->score->sheets);
+            ++$jobs;
+        }
+        self::assertGreaterThanOrEqual(0.9 * $jobs, $equal, "{$equal} of {$jobs} jobs with the fewest sheets");
+    }
+
+    /** @param list<Piece> $pieces */
+    private function byIntegerProgramming(array $pieces, int $width, int $height): int
+    {
+        $columns = [[]];
+        foreach ($pieces as $index => $piece) {
+            $longer = [];
+            foreach ($columns as $column) {
+                for ($count = 0; $count <= intdiv($width * $height, $piece->area()); ++$count) {
+                    $with = [...$column, ...array_fill(0, $count, $index)];
+                    if (!$this->fits(array_map(static fn (int $at): Piece => $pieces[$at], $with), $width, $height)) {
+                        break;
+                    }
+                    $longer[] = $with;
+                }
+            }
+            $columns = $longer;
+        }
+        $columns = array_values(array_filter($columns));
+        $names = array_map(static fn (int $at): string => 'x'.$at, array_keys($columns));
+        $lines = ['Minimize', ' sheets: '.implode(' + ', $names), 'Subject To'];
+        foreach ($pieces as $index => $piece) {
+            $terms = [];
+            foreach ($columns as $at => $column) {
+                $count = \count(array_keys($column, $index, true));
+                if ($count > 0) {
+                    $terms[] = $count.' x'.$at;
+                }
+            }
+            $lines[] = ' d'.$index.': '.implode(' + ', $terms).' >= '.$piece->quantity;
+        }
+        array_push($lines, 'General', ' '.implode("\n ", $names), 'End');
+        [$model, $answer] = [tempnam(sys_get_temp_dir(), 'lp'), tempnam(sys_get_temp_dir(), 'lp')];
+        file_put_contents($model, implode("\n", $lines)."\n");
+        exec('glpsol --lp '.escapeshellarg($model).' --write '.escapeshellarg($answer).' 2>&1', $output, $status);
+        self::assertSame(0, $status, implode("\n", $output));
+        preg_match('/^s mip \d+ \d+ o ([\d.]+)/m', (string) file_get_contents($answer), $m);
+        unlink($model);
+        unlink($answer);
+        self::assertArrayHasKey(1, $m, 'solved to optimality');
+
+        return (int) round((float) $m[1]);
     }
 
     private function checkCuts(CutPlan $plan, Trimmer $trimmer): void

@@ -41,6 +41,23 @@ final class FilingSchemeTest extends TestCase
         self::assertSame(['a', 'b', 'c'], $this->filed('kind,theme', $things));
     }
 
+    public function testManyColoursStandInFrontOfTheNeutrals(): void
+    {
+        $things = [new Thing(1, 'grey', colour: '#808080'), new Thing(2, 'confetti', colour: '#c8372d', isMulticolour: true), new Thing(3, 'violet', colour: '#6a3b93'), new Thing(4, 'no colour')];
+        self::assertSame(['violet', 'confetti', 'grey', 'no colour'], $this->filed('colour', $things));
+    }
+
+    public function testCollectionSizeAndSeason(): void
+    {
+        $things = [
+            new Thing(1, 'b', collection: 'Tide', size: 900, season: 'winter'), new Thing(2, 'a', collection: 'Tide', size: 100, season: 'spring'),
+            new Thing(3, 'c', collection: 'Ferry', season: 'autumn'), new Thing(4, 'd', size: 400),
+        ];
+        self::assertSame(['c', 'a', 'b', 'd'], $this->filed('collection,size', $things));
+        self::assertSame(['a', 'd', 'b', 'c'], $this->filed('size', $things), 'what was not measured stands last');
+        self::assertSame(['a', 'c', 'b', 'd'], $this->filed('season', $things), 'what is for all the year stands last');
+    }
+
     public function testSaysBetweenWhichTwoAThingStands(): void
     {
         $scheme = FilingScheme::parse('name');

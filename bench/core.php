@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+// Measures the core's planners on seeded jobs. Called by bin/bench:  php bench/core.php
+require dirname(__DIR__).'/vendor/autoload.php';
+
+use Lottel\Core\Cutting\CutPlanner;
+use Lottel\Core\Cutting\Piece;
+use Lottel\Core\Cutting\Stock;
+use Lottel\Core\Round\FloorPlan;
+use Lottel\Core\Round\Obstacle;
+use Lottel\Core\Round\Point;
+use Lottel\Core\Round\RoundPlanner;
+
+/** @return array{list<Piece>, list<Stock>} pieces in sixteenths of an inch, letter sheets, and scraps */
+function cuttingJob(int $pieces, int $scraps): array
+{
+    $wanted = $stocks = [];
+    for ($left = $pieces; $left > 0;) {
+        $quantity = min($left, mt_rand(1, max(1, intdiv($pieces, 5))));
+        $left -= $quantity;
+        $wanted[] = new Piece('p'.$left, mt_rand(16, 90), mt_rand(16, 100), $quantity, mt_rand(0, 3) > 0, '');
+    }
+    $stocks[] = new Stock('letter', 136, 176, 100, '', true);
+    for ($i = 0; $i < $scraps; ++$i) {
+        $stocks[] = new Stock('s'.$i, mt_rand(8, 60), mt_rand(8, 80), 1, '', false);
+    }
+
+    return [$wanted, $stocks];
+}
+
+/** @return list<list<float>> */
+function walkingJob(int $stops): array
+{
+    $obstacles = [];
+    for ($i = 0; $i < 6; ++$i) {
+        $obstacles[] = new Obstacle(mt_rand(0, 5000), mt_rand(0, 4000), mt_rand(200, 1000), mt_rand(200, 700));
+    }
+    $plan = new FloorPlan($obstacles);
+    $points = [];
+    while (count($points) < $stops + 1) {
+        $point = new Point(mt_rand(-100, 6000), mt_rand(-100, 5000));
+        if ($plan->isFree($point)) {
+            $points[] = $point;
+        }
+    }
+
+    return $plan->distances([...$points, $points[0]]);
+}
+
+echo "| cutting: pieces | scraps | jobs | sheets proven fewest | mean gap to the bound, sheets | median s | longest s |\n|---:|---:|---:|---:|---:|---:|---:|\n";
+foreach ([[10, 0], [30, 0], [80, 0], [10, 200], [30, 200], [80, 200]] as [$pieces, $scraps]) {
+    mt_srand(1000 * $pieces + $scraps);
+    $times = [];
+    $proven = $gap = 0;
+    $jobs = 12;
+    for ($job = 0; $job < $jobs; ++$job) {
+        [$wanted, $stocks] = cuttingJob($pieces, $scraps);
+        $start = hrtime(true);
+        [$plan, $bound] = (new CutPlanner())->plan($wanted, $stocks);
+        $times[] = (hrtime(true) - $start) / 1e9;
+        $proven += (int) ($plan->score->sheets === $bound);
+        $gap += $plan->score->sheets - $bound;
+    }
+    sort($times);
+    printf("| %d | %d | %d | %d %% | %.2f | %.2f | %.2f |\n", $pieces, $scraps, $jobs, (int) round(100 * $proven / $jobs), $gap / $jobs, $times[intdiv($jobs, 2)], end($times));
+}
+
+echo "\n| rounds: stops | jobs | proven shortest | mean gap to the bound | largest gap | median s | longest s |\n|---:|---:|---:|---:|---:|---:|---:|\n";
+foreach ([10, 13, 30, 60] as $stops) {
+    mt_srand($stops);
+    $times = $gaps = [];
+    $proven = 0;
+    for ($job = 0; $job < 12; ++$job) {
+        $distances = walkingJob($stops);
+        $start = hrtime(true);
+        $round = (new RoundPlanner())->plan($distances, $stops);
+        $times[] = (hrtime(true) - $start) / 1e9;
+        $gaps[] = $round->length / $round->lowerBound - 1;
+        $proven += (int) $round->isOptimal;
+    }
+    sort($times);
+    printf("| %d | 12 | %d %% | %.2f %% | %.2f %% | %.2f | %.2f |\n", $stops, (int) round(100 * $proven / 12), 100 * array_sum($gaps) / 12, 100 * max($gaps), $times[6], end($times));
+}
