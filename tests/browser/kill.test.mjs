@@ -47,7 +47,8 @@ test(`killed in the middle of pulls ${KILLS} times, the room loses nothing that 
             }
             return null;
         })();
-        await new Promise((resolve) => setTimeout(resolve, 60 + 23 * (kill % 7)));
+        for (let waited = 0; done < 2 && waited < 400; waited++) await new Promise((resolve) => setTimeout(resolve, 25));
+        await new Promise((resolve) => setTimeout(resolve, 3 * (kill % 9)));
         room.kill();
         alive = false;
         const open = await pulling;
