@@ -34,9 +34,26 @@
         }
     });
 
+    // While one finds, the room shows what was found; afterwards it shows again what its page is about.
+    let roomOfPage = null;
+    document.addEventListener('htmx:beforeRequest', (event) => {
+        const drawing = document.getElementById('room-drawing');
+        if (event.detail.elt.id === 'find-q' && drawing && roomOfPage === null) roomOfPage = drawing.innerHTML;
+    });
+    document.addEventListener('htmx:afterSettle', () => {
+        const find = document.getElementById('find-q');
+        if (roomOfPage !== null && find && find.value.trim() === '') closeResults();
+    });
+
     function closeResults() {
         const results = document.getElementById('results');
+        const drawing = document.getElementById('room-drawing');
         if (results) results.replaceChildren();
+        if (drawing && roomOfPage !== null) {
+            drawing.innerHTML = roomOfPage;
+            window.htmx.process(drawing);
+        }
+        roomOfPage = null;
     }
 
     // Arrow keys walk from drawer to drawer in the drawing of the room.
@@ -82,6 +99,7 @@
     });
     document.addEventListener('htmx:afterSettle', (event) => {
         if (event.detail.target !== document.body) return;
+        roomOfPage = null;
         prepare();
         const main = document.getElementById('main');
         const problem = main && main.querySelector('.field-error');

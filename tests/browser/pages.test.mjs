@@ -62,7 +62,9 @@ test('pages keep to their own policy and ask nobody else', { timeout: 120000 }, 
 
 test('find answers as one types, lights up the room, and its keys work', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
-    await ada.goto('/plan');
+    await ada.goto('/stores/places/H7');
+    const litOnPage = () => ada.locator('.room-drawing a.place.lit').evaluateAll((places) => places.map((place) => place.dataset.address));
+    assert.deepEqual(await litOnPage(), ['H7']);
     await ada.keyboard.press('/');
     assert.equal(await ada.evaluate(() => document.activeElement.id), 'find-q');
     await ada.keyboard.type('safe harb');
@@ -71,6 +73,7 @@ test('find answers as one types, lights up the room, and its keys work', { timeo
     assert.equal(await ada.locator('.room-drawing a.place.lit[data-address="C3"]').count(), 1);
     await ada.keyboard.press('Escape');
     assert.equal(await ada.locator('#results').innerText(), '');
+    assert.deepEqual(await litOnPage(), ['H7'], 'the room shows again what its page is about');
     await ada.evaluate(() => document.activeElement.blur());
     await press(ada, () => ada.keyboard.press('1'));
     assert.match(ada.url(), /\/kits\/\d+\/(return|make|pull)/);
