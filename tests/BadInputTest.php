@@ -85,7 +85,7 @@ final class BadInputTest extends RoomTestCase
     public static function names(): iterable
     {
         yield 'empty' => ['', 'Please fill this in.'];
-        yield 'blank' => [" \u{00a0}\n", 'Please fill this in.'];
+        yield 'blank' => [" \u{00a0}\u{2003}\u{200b}\n", 'Please fill this in.'];
         yield 'ten thousand' => [str_repeat('x', 10000), '10,000 characters are too many'];
         yield 'control' => ["bell\x07", 'cannot be printed'];
         yield 'not utf-8' => ["\xff\xfe", 'not readable text'];
@@ -95,14 +95,10 @@ final class BadInputTest extends RoomTestCase
     public function testNamesThatAreNoneAreRefused(string $name, string $message): void
     {
         $page = $this->post('/kits', ['name' => $name, 'makes' => '12 cards', 'note' => "line one\nline two", '_form' => 'kit']);
-        if (" \u{00a0}\n" === $name) {
-            self::assertContains($this->code(), [303, 422]);
-        } else {
-            $this->assertCode(422);
-            self::assertStringContainsString($message, $page->filter('#kit-name-error')->text());
-            self::assertSame('12 cards', $page->filter('#kit-makes')->attr('value'));
-            self::assertSame("line one\nline two", $page->filter('#kit-note')->text(normalizeWhitespace: false));
-        }
+        $this->assertCode(422);
+        self::assertStringContainsString($message, $page->filter('#kit-name-error')->text());
+        self::assertSame('12 cards', $page->filter('#kit-makes')->attr('value'));
+        self::assertSame("line one\nline two", $page->filter('#kit-note')->text(normalizeWhitespace: false));
     }
 
     public function testEmojiAndRightToLeftTextAreKept(): void
@@ -124,11 +120,7 @@ final class BadInputTest extends RoomTestCase
 
     public function testWrongFractionsAreRefused(): void
     {
-        $this->database()->executeStatement("UPDATE item SET tracking = 'count' WHERE id = -1");
-        $page = $this->get("/items/{$this->tern->id}/edit");
-        [$ribbon] = $this->putInto('C4', 'Ribbon');
-        $this->database()->executeStatement('DELETE FROM balance WHERE item_id = ?', [$ribbon->id]);
-        $this->entities()->getConnection()->executeStatement("INSERT INTO item (name, kind, tracking, themes, hazards, home_id) SELECT 'Rope ribbon', 'ribbon', 'length', '[]', '[]', home_id FROM item WHERE id = ?", [$ribbon->id]);
+        $this->database()->executeStatement("INSERT INTO item (name, kind, tracking, themes, hazards, home_id) SELECT 'Rope ribbon', 'ribbon', 'length', '[]', '[]', home_id FROM item WHERE id = ?", [$this->tern->id]);
         $id = (int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Rope ribbon'");
         foreach (['4 1/0', '1/0', 'a yard', '-2', '4 1 4'] as $length) {
             $page = $this->post("/items/{$id}/stock", ['quantity' => $length, 'address' => 'C4', 'from' => 'bought', '_form' => 'stock']);

@@ -98,18 +98,11 @@ final class MakeController extends Page
             return $this->redirectToRoute('kit', ['id' => $id]);
         }
         $tray = $this->kits->tray($id);
-        $lit = [];
-        foreach ($tray as $thing) {
-            $front = null === $thing['home_id'] ? null : $this->room->frontOf((int) $thing['home_id']);
-            if (null !== $front) {
-                $lit[$front] = '';
-            }
-        }
 
         return $this->render('make/kit.html.twig', [
             'kit' => $kit,
             'tray' => $tray,
-            'lit' => $lit,
+            'lit' => $this->room->lit(array_column($tray, 'home_id')),
             'cares' => $this->kits->cares($tray, false),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),

@@ -148,18 +148,11 @@ final class PlanController extends Page
     {
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
         $needs = $this->kits->needs($id);
-        $lit = [];
-        foreach ($needs as $need) {
-            $front = null === $need['home_id'] ? null : $this->room->frontOf((int) $need['home_id']);
-            if (null !== $front) {
-                $lit[$front] = '';
-            }
-        }
 
         return $this->render('plan/kit.html.twig', [
             'kit' => $kit,
             'needs' => $needs,
-            'lit' => $lit,
+            'lit' => $this->room->lit(array_column($needs, 'home_id')),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 12),
             'problem' => $problem,

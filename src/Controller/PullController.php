@@ -182,44 +182,18 @@ final class PullController extends Page
         }
         $round = $this->kits->pullRound($id);
         $stop = $round['stops'][0] ?? null;
-        $lit = [];
-        foreach ($round['stops'] as $index => $one) {
-            if (null !== $one['front']) {
-                $lit[(int) $one['front']] ??= (string) ($round['done'] + $index + 1);
-            }
-        }
 
         return $this->render('pull/round.html.twig', [
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,
-            'lit' => $lit,
-            'at' => null === $stop ? null : $this->at($stop),
+            'lit' => $this->kits->litStops($round),
+            'at' => null === $stop ? null : $this->stores->atStop($stop),
             'cares' => null === $stop ? [] : $this->kits->cares($stop['things'], false),
             'instead_of' => $insteadOf,
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
             'problem' => $problem,
         ]);
-    }
-
-    /**
-     * @param array<string, mixed> $stop
-     *
-     * @return array<string, mixed> the place of a stop, its strip, and where in it each thing stands
-     */
-    private function at(array $stop): array
-    {
-        $place = $this->stores->place((string) $stop['address']) ?? [];
-        $scheme = (string) ($place['scheme'] ?? 'name');
-        $contents = $this->stores->contents((int) $stop['place_id'], $scheme);
-        $items = array_values(array_map(static fn (array $thing): int => (int) $thing['item_id'], $stop['things']));
-        $positions = $companions = [];
-        foreach ($items as $item) {
-            $positions[$item] = $this->stores->position($item, (int) $stop['place_id'], $scheme);
-            $companions[$item] = $this->stores->companions($item);
-        }
-
-        return ['place' => $place, 'strip' => $this->stores->strip($contents, $items), 'contents' => $contents, 'positions' => $positions, 'companions' => $companions];
     }
 }

@@ -117,41 +117,17 @@ final class ReturnController extends Page
         }
         $round = $this->kits->returnRound($id);
         $stop = $round['stops'][0] ?? null;
-        $lit = [];
-        foreach ($round['stops'] as $index => $one) {
-            if (null !== $one['front']) {
-                $lit[(int) $one['front']] ??= (string) ($round['done'] + $index + 1);
-            }
-        }
         $things = $stop['things'] ?? $round['homeless'];
 
         return $this->render('return/round.html.twig', [
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,
-            'lit' => $lit,
-            'at' => null === $stop ? null : $this->at($stop),
+            'lit' => $this->kits->litStops($round),
+            'at' => null === $stop ? null : $this->stores->atStop($stop),
             'cares' => $this->kits->cares($things, true),
             'cared' => $cared ?? [],
             'problem' => $problem,
         ]);
-    }
-
-    /**
-     * @param array<string, mixed> $stop
-     *
-     * @return array<string, mixed>
-     */
-    private function at(array $stop): array
-    {
-        $place = $this->stores->place((string) $stop['address']) ?? [];
-        $scheme = (string) ($place['scheme'] ?? 'name');
-        $contents = $this->stores->contents((int) $stop['place_id'], $scheme);
-        $positions = [];
-        foreach ($stop['things'] as $thing) {
-            $positions[(int) $thing['item_id']] = $this->stores->position((int) $thing['item_id'], (int) $stop['place_id'], $scheme);
-        }
-
-        return ['place' => $place, 'strip' => $this->stores->incoming($contents, $stop['things'], $scheme), 'positions' => $positions];
     }
 }

@@ -279,7 +279,6 @@ final class StoresController extends Page
         }
         $id = (int) $place['id'];
         $contents = $this->stores->contents($id, (string) $place['scheme']);
-        $front = $this->room->frontOf($id);
 
         return $this->render('stores/place.html.twig', [
             'place' => $place,
@@ -289,7 +288,7 @@ final class StoresController extends Page
             'out' => $this->stores->outOf($id),
             'inner' => $this->stores->inner($id),
             'log' => $this->log->lines(new LogFilter(place: $id), 8),
-            'lit' => null === $front ? [] : [$front => ''],
+            'lit' => $this->room->lit([$id]),
             'kits' => $this->choosableKits(),
             'kinds' => Kind::cases(),
             'sorts' => SortBy::cases(),
@@ -300,7 +299,6 @@ final class StoresController extends Page
     private function showItem(int $id, ?Problem $problem): Response
     {
         $item = $this->stores->item($id) ?? throw Unknown::item($id);
-        $front = null === $item['home_id'] ? null : $this->room->frontOf((int) $item['home_id']);
 
         return $this->render('stores/item.html.twig', [
             'item' => $item,
@@ -311,7 +309,7 @@ final class StoresController extends Page
             'kits' => $this->choosableKits(),
             'log' => $this->log->lines(new LogFilter(item: $id), 8),
             'sources' => Outside::sources(),
-            'lit' => null === $front ? [] : [$front => ''],
+            'lit' => $this->room->lit([$item['home_id']]),
             'problem' => $problem,
         ]);
     }

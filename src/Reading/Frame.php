@@ -107,11 +107,6 @@ final class Frame implements ResetInterface
         return (int) $this->database->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'unfiled'");
     }
 
-    public function planned(): int
-    {
-        return (int) $this->database->fetchOne("SELECT count(*) FROM kit WHERE stage = 'planned'");
-    }
-
     /**
      * Returns what the page before this one did, and whether it can be undone.
      *

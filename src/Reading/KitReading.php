@@ -74,7 +74,7 @@ final readonly class KitReading
             $available = new Availability((int) $row['stored'], (int) $row['on_trays'], (int) $row['wanted']);
             $left = max(0, (int) $row['quantity'] - (int) $row['taken']);
 
-            return $row + ['shortfall' => 'open' === $row['state'] ? $available->shortfall($left) : 0];
+            return $row + ['free' => $available->free(), 'shortfall' => 'open' === $row['state'] ? $available->shortfall($left) : 0];
         }, $rows);
     }
 
@@ -143,6 +143,25 @@ final readonly class KitReading
                 [$kit],
             ),
         ];
+    }
+
+    /**
+     * Returns what the room shows of a round: the number of the stop, by the place whose front is seen.
+     *
+     * @param array{stops: list<array<string, mixed>>, done: int} $round
+     *
+     * @return array<int, string>
+     */
+    public function litStops(array $round): array
+    {
+        $lit = [];
+        foreach ($round['stops'] as $index => $stop) {
+            if (null !== $stop['front']) {
+                $lit[(int) $stop['front']] ??= (string) ($round['done'] + $index + 1);
+            }
+        }
+
+        return $lit;
     }
 
     /** @return list<array<string, mixed>> what is on a kit's tray */

@@ -55,6 +55,26 @@ final class RoomReading implements ResetInterface
         return null;
     }
 
+    /**
+     * Returns the fronts that light up for places, each without a number.
+     *
+     * @param iterable<mixed> $places ids, null where a thing has no home
+     *
+     * @return array<int, string>
+     */
+    public function lit(iterable $places): array
+    {
+        $lit = [];
+        foreach ($places as $place) {
+            $front = is_numeric($place) ? $this->frontOf((int) $place) : null;
+            if (null !== $front) {
+                $lit[$front] = '';
+            }
+        }
+
+        return $lit;
+    }
+
     /** @return array<int, int> how many different things are out of their home, by the place whose front is seen */
     public function outByFront(): array
     {

@@ -76,11 +76,7 @@ final readonly class StoreReading
     /** @return list<array<string, mixed>> */
     public function companions(int $item): array
     {
-        return $this->database->fetchAllAssociative(
-            'SELECT i.id, i.name, i.kind, h.address AS home FROM companion c JOIN item i ON i.id = CASE WHEN c.item_id = ?1 THEN c.other_id ELSE c.item_id END
-             LEFT JOIN place h ON h.id = i.home_id WHERE c.item_id = ?1 OR c.other_id = ?1 ORDER BY i.name',
-            [$item],
-        );
+        return $this->companionsOf([$item]);
     }
 
     /** @return list<array<string, mixed>> the kits that want an item or had it */
@@ -145,6 +141,33 @@ final readonly class StoreReading
         return $this->strip(array_map(static fn (Thing $thing): array => $rows[$thing->id], $sorted), array_map(static fn (array $row): int => (int) $row['item_id'], $coming));
     }
 
+    /**
+     * Returns what a stop of a round needs to know of its place: the place, its contents, its spines with the stop's things
+     * among them, and of each of these things where it stands and what goes with it.
+     *
+     * @param array<string, mixed> $stop
+     *
+     * @return array<string, mixed>
+     */
+    public function atStop(array $stop): array
+    {
+        $place = $this->place((string) $stop['address']) ?? [];
+        $scheme = (string) ($place['scheme'] ?? 'name');
+        $contents = $this->contents((int) $stop['place_id'], $scheme);
+        $others = array_map(self::thing(...), $contents);
+        $positions = $companions = [];
+        foreach ($this->records($stop['things']) as $row) {
+            $id = (int) $row['id'];
+            $positions[$id] = FilingScheme::parse($scheme)->positionOf(self::thing($row), $others);
+            $companions[$id] = [];
+        }
+        foreach ($this->companionsOf(array_keys($companions)) as $row) {
+            $companions[(int) $row['of_id']][] = $row;
+        }
+
+        return ['place' => $place, 'contents' => $contents, 'strip' => $this->incoming($contents, $stop['things'], $scheme), 'positions' => $positions, 'companions' => $companions];
+    }
+
     /** @return list<array<string, mixed>> */
     public function lost(): array
     {
@@ -175,6 +198,23 @@ final readonly class StoreReading
         $marks = implode(', ', array_fill(0, \count($things), '?'));
 
         return $this->database->fetchAllAssociative("SELECT * FROM item WHERE id IN ($marks)", array_column($things, 'item_id'));
+    }
+
+    /**
+     * @param list<int> $items
+     *
+     * @return list<array<string, mixed>> what goes with them; `of_id` says with which
+     */
+    private function companionsOf(array $items): array
+    {
+        $marks = implode(', ', array_fill(0, \count($items), '?'));
+
+        return $this->database->fetchAllAssociative(
+            "SELECT c.of_id, i.id, i.name, i.kind, h.address AS home
+             FROM (SELECT item_id AS of_id, other_id AS with_id FROM companion WHERE item_id IN ($marks) UNION ALL SELECT other_id, item_id FROM companion WHERE other_id IN ($marks)) c
+             JOIN item i ON i.id = c.with_id LEFT JOIN place h ON h.id = i.home_id ORDER BY i.name",
+            [...$items, ...$items],
+        );
     }
 
     /** @param array<string, mixed> $row */

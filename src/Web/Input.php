@@ -175,8 +175,9 @@ final class Input
             return '';
         }
         $normal = \Normalizer::normalize($text, \Normalizer::FORM_C);
+        $plain = str_replace("\r\n", "\n", \is_string($normal) ? $normal : $text);
 
-        return trim(str_replace("\r\n", "\n", false === $normal ? $text : $normal));
+        return preg_replace('/^[\s\p{Z}\x{200B}\x{FEFF}]+|[\s\p{Z}\x{200B}\x{FEFF}]+$/u', '', $plain) ?? $plain;
     }
 
     private function raw(string $field): string

@@ -67,10 +67,4 @@ final readonly class Problem
 
         return \is_scalar($value) ? (string) $value : $otherwise;
     }
-
-    /** The message that belongs on the page, because no field of the form shows it. */
-    public function isShownBeside(string ...$fields): bool
-    {
-        return [] !== array_intersect($fields, array_keys($this->errors));
-    }
 }

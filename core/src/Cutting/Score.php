@@ -22,17 +22,4 @@ final readonly class Score
         return [$this->unplaced, $this->sheets, $this->areaNotFromScraps, $this->scrapAreaOpened, -$this->largestOffcut, $this->cuts]
             < [$other->unplaced, $other->sheets, $other->areaNotFromScraps, $other->scrapAreaOpened, -$other->largestOffcut, $other->cuts];
     }
-
-    /** Returns the score of two papers' plans together. */
-    public function plus(self $other): self
-    {
-        return new self(
-            $this->unplaced + $other->unplaced,
-            $this->sheets + $other->sheets,
-            $this->areaNotFromScraps + $other->areaNotFromScraps,
-            $this->scrapAreaOpened + $other->scrapAreaOpened,
-            max($this->largestOffcut, $other->largestOffcut),
-            $this->cuts + $other->cuts,
-        );
-    }
 }
