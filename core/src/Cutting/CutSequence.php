@@ -6,8 +6,8 @@ namespace Lottel\Core\Cutting;
 
 /**
  * The cuts of a plan in the order in which a person makes them: parts of the same size with the same cut are laid on each
- * other, and all that can be cut at the present setting is cut before the trimmer is set anew. The next setting is the one
- * at which most strokes can be made at once; a cut may be measured from either edge.
+ * other, and all that can be cut at the present setting is cut before the trimmer is set anew. The settings come in an order
+ * with the fewest changes; a cut may be measured from either edge.
  */
 final readonly class CutSequence
 {
@@ -26,12 +26,13 @@ final readonly class CutSequence
         }
         $open = array_values(array_filter($open, static fn (array $part): bool => null !== $part[2]->first));
         $steps = [];
+        $order = (new SettingOrder())->of($plan);
         $setting = null;
         while ([] !== $open) {
             $here = array_filter($open, fn (array $part): bool => null !== $setting && \in_array($setting, $this->settings($part[2]), true));
             $isNew = [] === $here;
             if ($isNew) {
-                $setting = $this->bestSetting($open);
+                $setting = (int) array_shift($order);
                 $here = array_filter($open, fn (array $part): bool => \in_array($setting, $this->settings($part[2]), true));
             }
             $stack = $this->stack($here);
@@ -64,25 +65,6 @@ final readonly class CutSequence
         \assert(null !== $part->first && null !== $part->second);
 
         return $part->isCutAlongX ? [$part->first->width, $part->second->width] : [$part->first->height, $part->second->height];
-    }
-
-    /** @param list<array{int, string, Part}> $open */
-    private function bestSetting(array $open): int
-    {
-        $counts = [];
-        foreach ($open as [, , $part]) {
-            foreach (array_unique($this->settings($part)) as $setting) {
-                $counts[$setting] = ($counts[$setting] ?? 0) + 1;
-            }
-        }
-        $best = array_key_first($counts) ?? 0;
-        foreach ($counts as $setting => $count) {
-            if ($count > $counts[$best] || ($count === $counts[$best] && $setting > $best)) {
-                $best = $setting;
-            }
-        }
-
-        return $best;
     }
 
     /**

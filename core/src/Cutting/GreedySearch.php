@@ -7,7 +7,7 @@ namespace Lottel\Core\Cutting;
 /** Many greedy plans for one paper, with different orders of pieces and scraps and different ways to fill; the best is kept. */
 final class GreedySearch
 {
-    private int $dice = 19_311_125;
+    private readonly Dice $dice;
 
     private readonly GreedyFill $filler;
 
@@ -27,6 +27,7 @@ final class GreedySearch
      */
     public function __construct(private readonly array $pieces, private readonly array $stocks, Trimmer $trimmer)
     {
+        $this->dice = new Dice();
         $this->filler = new GreedyFill($pieces, $trimmer);
         $this->carver = new Carver($trimmer);
         $this->scraps = $this->sorted(false);
@@ -235,19 +236,12 @@ final class GreedySearch
     {
         $count = \count($order);
         for ($i = 0; $i < min(6, $count - 1); ++$i) {
-            $at = $this->roll($count - 1);
-            $to = min($count - 1, $at + 1 + $this->roll(3));
+            $at = $this->dice->roll($count - 1);
+            $to = min($count - 1, $at + 1 + $this->dice->roll(3));
             [$order[$at], $order[$to]] = [$order[$to], $order[$at]];
         }
 
         return array_values($order);
-    }
-
-    private function roll(int $below): int
-    {
-        $this->dice = ($this->dice * 1_103_515_245 + 12_345) & 0x7FFFFFFF;
-
-        return ($this->dice >> 8) % max(1, $below);
     }
 
     /** @return list<int> the stock of a kind on which something fits, the smallest first */

@@ -32,6 +32,28 @@ final class Part
         return $this->first;
     }
 
+    /** Makes it whole and empty again. */
+    public function clear(): void
+    {
+        $this->first = $this->second = $this->piece = null;
+        $this->isTurned = false;
+    }
+
+    /** Makes every part whole again of which neither half holds a piece; returns whether this one holds none. */
+    public function mend(): bool
+    {
+        if (null === $this->first || null === $this->second) {
+            return null === $this->piece;
+        }
+        $isEmpty = $this->first->mend();
+        $isEmpty = $this->second->mend() && $isEmpty;
+        if ($isEmpty) {
+            $this->clear();
+        }
+
+        return $isEmpty;
+    }
+
     /** Returns a part of its own that is cut the same way. */
     public function copy(): self
     {

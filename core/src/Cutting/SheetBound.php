@@ -11,7 +11,7 @@ namespace Lottel\Core\Cutting;
 final class SheetBound
 {
     /** What may be spent on tables, in values compared. */
-    private const BUDGET = 3_500_000;
+    private const BUDGET = 1_500_000;
 
     private int $spent = 0;
 

@@ -10,6 +10,7 @@ use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\InvalidOutline;
 use Lottel\Core\Cutting\Outline;
+use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapSearch;
@@ -30,6 +31,54 @@ final class BenchTest extends TestCase
         $byHand = (new CutSequence(1))->of($plan);
         self::assertCount(9, $byHand, 'sheet by sheet: nine strokes');
         self::assertSame(2, CutSequence::settingsOf(...$byHand), 'but still only two settings');
+    }
+
+    /** The number of settings against trying every order of them. */
+    public function testNoOrderOfSettingsHasFewerChanges(): void
+    {
+        mt_srand(13);
+        $better = 0;
+        for ($case = 0; $case < 40; ++$case) {
+            $pieces = [];
+            for ($i = 0, $count = mt_rand(2, 3); $i < $count; ++$i) {
+                $pieces[] = new Piece('p'.$i, mt_rand(1, 6) * 6, mt_rand(1, 6) * 6, mt_rand(1, 3), true, '');
+            }
+            [$plan] = (new CutPlanner(seconds: 0.02))->plan($pieces, [new Stock('letter', 68, 88, 30, '', true)]);
+            $roots = array_map(static fn ($cut): Part => $cut->root, $plan->used);
+            $fewest = 0;
+            while (!$this->isDoneWith($roots, $fewest)) {
+                ++$fewest;
+            }
+            self::assertSame($fewest, CutSequence::settingsOf(...(new CutSequence(1))->of($plan)), "case {$case}");
+            $better += $fewest > 2 ? 1 : 0;
+        }
+        self::assertGreaterThan(10, $better, 'some of them are not simple');
+    }
+
+    /** @param array<int, Part> $parts */
+    private function isDoneWith(array $parts, int $settings): bool
+    {
+        $parts = array_filter($parts, static fn (Part $part): bool => null !== $part->first);
+        if ([] === $parts || 0 === $settings) {
+            return [] === $parts;
+        }
+        $sides = static fn (Part $part): array => $part->isCutAlongX ? [$part->first?->width, $part->second?->width] : [$part->first?->height, $part->second?->height];
+        foreach (array_unique(array_merge(...array_map($sides, array_values($parts)))) as $setting) {
+            $left = [];
+            for ($open = $parts; [] !== $open;) {
+                $part = array_pop($open);
+                if (null !== $part->first && null !== $part->second && \in_array($setting, $sides($part), true)) {
+                    array_push($open, $part->first, $part->second);
+                } else {
+                    $left[] = $part;
+                }
+            }
+            if ($this->isDoneWith($left, $settings - 1)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Each cut of the plan is made once, no part before it exists, and never more sheets together than the trimmer takes. */

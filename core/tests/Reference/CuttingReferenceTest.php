@@ -10,6 +10,7 @@ use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\PatternTable;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\SheetBound;
+use Lottel\Core\Cutting\SideBound;
 use Lottel\Core\Cutting\Stock;
 use Lottel\Core\Cutting\Trimmer;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -99,6 +100,40 @@ final class CuttingReferenceTest extends TestCase
         }
     }
 
+    /** Sheets that were cut up by edge-to-edge cuts, with a little trimmed off, are put together again: known by construction. */
+    public function testCutUpSheetsArePutTogetherAgain(): void
+    {
+        mt_srand(45);
+        foreach ([[8, 1], [10, 1], [11, 1], [12, 1], [12, 2], [12, 2]] as [$count, $sheets]) {
+            $pieces = [];
+            for ($sheet = 0; $sheet < $sheets; ++$sheet) {
+                foreach ($this->cutUp(136, 176, intdiv($count, $sheets)) as [$width, $height]) {
+                    $pieces[] = new Piece('p'.\count($pieces), $width - mt_rand(0, 1), $height - mt_rand(0, 1), 1, 0 === mt_rand(0, 1), '');
+                }
+            }
+            [$plan, $bound] = (new CutPlanner())->plan($pieces, [new Stock('letter', 136, 176, 9, '', true)]);
+            $this->checkCuts($plan, new Trimmer());
+            self::assertSame([0, $sheets, $sheets], [$plan->score->unplaced, $plan->score->sheets, $bound]);
+        }
+    }
+
+    /** @return list<array{int, int}> */
+    private function cutUp(int $width, int $height, int $count): array
+    {
+        $alongX = mt_rand(1, $width + $height) <= $width;
+        $length = $alongX ? $width : $height;
+        if (1 === $count || $length < 16) {
+            return [[$width, $height]];
+        }
+        $at = mt_rand(8, $length - 8);
+        $ones = mt_rand(1, $count - 1);
+
+        return [
+            ...$this->cutUp($alongX ? $at : $width, $alongX ? $height : $at, $ones),
+            ...$this->cutUp($alongX ? $width - $at : $width, $alongX ? $height : $height - $at, $count - $ones),
+        ];
+    }
+
     /** Whatever the job and the trimmer, the cuts can be made, yield the pieces, and conserve the area (law 5). */
     public function testRandomJobsCanBeCut(): void
     {
@@ -133,6 +168,7 @@ final class CuttingReferenceTest extends TestCase
             $stocks = [new Stock('sheet', 6, 7, 4, '', true)];
             $best = $this->bestByTrying($pieces, $stocks);
             self::assertLessThanOrEqual($best[1], (new SheetBound())->of($pieces, $stocks));
+            self::assertLessThanOrEqual($best[1], (new SideBound())->of($pieces, $stocks));
         }
     }
 
