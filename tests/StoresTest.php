@@ -25,7 +25,7 @@ final class StoresTest extends RoomTestCase
         $this->browser->submit($page->filter('form[action$="/new-unit"]')->form(['template' => 'chest', 'rows' => '3', 'name' => 'chest', 'wall' => 'by the window']));
         $page = $this->browser->followRedirect();
         self::assertSame('A1', $page->filter('.plate.big span')->text());
-        $this->browser->submit($page->filter('form[action$="/things"]')->form(['things' => "Gulls\nTerns\nPuffins"]));
+        $this->browser->submit($page->selectButton('Put them in')->form(['things' => "Gulls\nTerns\nPuffins"]));
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('3 things are in A1 now.', $this->text());
         $this->browser->submit($page->filter('button[name=now]')->eq(0)->form());

@@ -9,9 +9,41 @@
         return Boolean(target);
     };
 
+    // A hand scanner types very fast and ends with Enter. What is typed into a field is the field's own.
+    const FAST = 60;
+    const LEAST_CODE = 6;
+    let scan = { text: '', at: 0 };
+    function takeAsScan(event) {
+        const isNext = event.timeStamp - scan.at < FAST;
+        if (event.key === 'Enter') {
+            const text = isNext ? scan.text : '';
+            scan = { text: '', at: 0 };
+            if (text.length < LEAST_CODE) return false;
+            sendScan(text);
+            return true;
+        }
+        if (event.key.length !== 1) return event.key === 'Shift' && isNext;
+        scan = { text: (isNext ? scan.text : '') + event.key, at: event.timeStamp };
+        return scan.text.length > 1;
+    }
+
+    function sendScan(text) {
+        const form = document.getElementById('scan-form');
+        if (!form) return;
+        form.elements.code.value = text;
+        const ticked = document.querySelectorAll('main [name="cared[]"]:checked');
+        form.elements.cared.value = [...new Set([...ticked].map((tick) => tick.value))].join(',');
+        form.requestSubmit();
+    }
+
     document.addEventListener('keydown', (event) => {
         if (event.ctrlKey || event.metaKey || event.altKey) return;
         const at = document.activeElement;
+        if (!isTyping(at) && takeAsScan(event)) {
+            event.preventDefault();
+            event.stopPropagation();
+            return;
+        }
         if (event.key === 'Escape' && at && at.id === 'find-q') {
             closeResults();
             return;
@@ -27,10 +59,12 @@
         } else if (/^[1-9]$/.test(event.key)) {
             const tray = document.querySelector(`[data-tray="${event.key}"]`);
             if (tray) tray.click();
-        } else if (/^[a-z]$/.test(event.key)) {
-            press(event.key);
+        } else if (at && at.closest('.fp-unit') && moveByKey(at.closest('.fp-unit'), event)) {
+            event.preventDefault();
         } else if (event.key.startsWith('Arrow') && at && at.closest('.elevation')) {
             if (stepInRoom(at, event.key)) event.preventDefault();
+        } else if (/^[a-z]$/.test(event.key)) {
+            press(event.key);
         }
     });
 
@@ -76,6 +110,178 @@
         if (best) best.focus();
         return Boolean(best);
     }
+
+    // The floor plan: units are dragged, or moved with the arrow keys, and their numbers follow; and the other way round.
+    const STEP = 50;
+    const SNAP = 10;
+    const sidesOf = (unit) => (Number(unit.dataset.turn) % 180 === 0 ? [Number(unit.dataset.width), Number(unit.dataset.depth)] : [Number(unit.dataset.depth), Number(unit.dataset.width)]);
+    const spotOf = (unit) => (unit.getAttribute('transform').match(/-?[\d.]+/g) || [0, 0]).map(Number);
+    const rowOf = (unit) => document.querySelector(`.numbers tr[data-unit="${unit.dataset.unit}"]`);
+
+    function putUnit(unit, x, y) {
+        const plan = unit.closest('.floor-plan');
+        const [across, down] = sidesOf(unit);
+        const snapped = (value, most) => Math.max(0, Math.min(Math.round(value / SNAP) * SNAP, most));
+        const [left, top] = [snapped(x, Number(plan.dataset.width) - across), snapped(y, Number(plan.dataset.depth) - down)];
+        unit.setAttribute('transform', `translate(${left} ${top})`);
+        const row = rowOf(unit);
+        if (row) {
+            row.querySelector('[name="x[]"]').value = left;
+            row.querySelector('[name="y[]"]').value = top;
+            row.querySelector('[name="turn[]"]').value = unit.dataset.turn;
+        }
+    }
+
+    function turnUnit(unit, turn) {
+        unit.dataset.turn = turn;
+        const [across, down] = sidesOf(unit);
+        const body = unit.querySelector('.fp-body');
+        body.setAttribute('width', across);
+        body.setAttribute('height', down);
+        unit.querySelector('.fp-front').setAttribute('d', { 0: `M0 ${down}h${across}`, 90: `M0 0v${down}`, 180: `M0 0h${across}`, 270: `M${across} 0v${down}` }[turn]);
+        const text = unit.querySelector('text');
+        text.setAttribute('x', across / 2);
+        text.setAttribute('y', down / 2 + 45);
+        putUnit(unit, ...spotOf(unit));
+    }
+
+    function moveByKey(unit, event) {
+        const step = event.shiftKey ? SNAP : STEP;
+        const [x, y] = spotOf(unit);
+        const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key];
+        if (by) putUnit(unit, x + by[0], y + by[1]);
+        else if (event.key === 'r') turnUnit(unit, (Number(unit.dataset.turn) + 90) % 360);
+        else return false;
+        return true;
+    }
+
+    let dragged = null;
+    const planPoint = (unit, event) => new DOMPoint(event.clientX, event.clientY).matrixTransform(unit.closest('.floor-plan').getScreenCTM().inverse());
+    document.addEventListener('pointerdown', (event) => {
+        const unit = event.target.closest && event.target.closest('.fp-unit[tabindex]');
+        if (!unit) return;
+        const [x, y] = spotOf(unit);
+        const point = planPoint(unit, event);
+        dragged = { unit, dx: point.x - x, dy: point.y - y };
+        unit.setPointerCapture(event.pointerId);
+        unit.focus();
+        event.preventDefault();
+    });
+    document.addEventListener('pointermove', (event) => {
+        if (!dragged) return;
+        const point = planPoint(dragged.unit, event);
+        putUnit(dragged.unit, point.x - dragged.dx, point.y - dragged.dy);
+    });
+    for (const end of ['pointerup', 'pointercancel']) document.addEventListener(end, () => { dragged = null; });
+    document.addEventListener('input', (event) => {
+        const row = event.target.closest && event.target.closest('.numbers tr[data-unit]');
+        const unit = row && document.querySelector(`.fp-unit[data-unit="${row.dataset.unit}"]`);
+        if (!unit) return;
+        const [x, y] = ['x[]', 'y[]'].map((name) => Number(row.querySelector(`[name="${name}"]`).value) || 0);
+        unit.setAttribute('transform', `translate(${x} ${y})`);
+        if (event.target.name === 'turn[]') turnUnit(unit, Number(event.target.value));
+    });
+
+    // Drawings that can be made larger and smaller.
+    document.addEventListener('click', (event) => {
+        const button = event.target.closest('[data-zoom-by]');
+        const svg = button && button.closest('[data-zoomable]').querySelector('svg.floor-plan, svg.elevation');
+        if (!svg) return;
+        const box = svg.viewBox.baseVal;
+        const width = Math.max(200, Math.min(4000, svg.getBoundingClientRect().width * Number(button.dataset.zoomBy)));
+        svg.classList.add('zoomed');
+        svg.setAttribute('width', width);
+        svg.setAttribute('height', (width * box.height) / box.width);
+    });
+
+    // The camera reads codes with jsqr, which is loaded when it is first needed.
+    let reading = null;
+    const loadReader = (source) => new Promise((done, failed) => {
+        if (window.jsQR) {
+            done();
+            return;
+        }
+        const script = document.createElement('script');
+        script.src = source;
+        script.onload = done;
+        script.onerror = failed;
+        document.head.append(script);
+    });
+    const say = (camera, text) => { camera.querySelector('[role="status"]').textContent = text; };
+    function decode(source, width, height) {
+        const scale = Math.min(1, 1000 / Math.max(width, height));
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [Math.max(1, Math.round(width * scale)), Math.max(1, Math.round(height * scale))];
+        const context = canvas.getContext('2d', { willReadFrequently: true });
+        context.drawImage(source, 0, 0, canvas.width, canvas.height);
+        const found = window.jsQR(context.getImageData(0, 0, canvas.width, canvas.height).data, canvas.width, canvas.height);
+        return found && found.data ? found.data : null;
+    }
+    function stopCamera() {
+        if (reading) for (const track of reading.getTracks()) track.stop();
+        reading = null;
+    }
+    async function startCamera(camera) {
+        const video = camera.querySelector('video');
+        try {
+            await loadReader(camera.dataset.jsqr);
+            if (!navigator.mediaDevices) throw new Error('no camera');
+            reading = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
+        } catch {
+            say(camera, 'There is no camera here, or it may not be used. Take a photo of the label instead, or type its address.');
+            return;
+        }
+        video.hidden = false;
+        video.srcObject = reading;
+        await video.play();
+        const look = () => {
+            if (!reading || !document.contains(video)) {
+                stopCamera();
+                return;
+            }
+            const text = video.videoWidth > 0 ? decode(video, video.videoWidth, video.videoHeight) : null;
+            if (text) {
+                stopCamera();
+                say(camera, 'Read.');
+                sendScan(text);
+            } else {
+                setTimeout(look, 120);
+            }
+        };
+        look();
+    }
+    async function readPhoto(camera, file) {
+        await loadReader(camera.dataset.jsqr);
+        const picture = await createImageBitmap(file).catch(() => null);
+        const text = picture && decode(picture, picture.width, picture.height);
+        if (text) sendScan(text);
+        else say(camera, 'No code can be read in this picture. Go nearer, or type the address.');
+    }
+    document.addEventListener('click', (event) => {
+        const button = event.target.closest('[data-camera-start]');
+        if (button) startCamera(button.closest('[data-camera]'));
+    });
+    document.addEventListener('change', (event) => {
+        if (event.target.matches('[data-camera-photo]') && event.target.files[0]) readPhoto(event.target.closest('[data-camera]'), event.target.files[0]);
+    });
+    // The stand-in for a hand scanner types as one.
+    document.addEventListener('submit', (event) => {
+        if (!event.target.matches('[data-scanner]')) return;
+        event.preventDefault();
+        event.stopPropagation();
+        document.activeElement.blur();
+        for (const key of [...event.target.elements.code.value, 'Enter']) document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    }, true);
+
+    // What is ticked for printing is also what is said to be printed.
+    document.addEventListener('submit', (event) => {
+        const source = event.target.dataset && event.target.dataset.withWishes ? document.getElementById(event.target.dataset.withWishes) : null;
+        if (!source) return;
+        for (const wish of event.target.querySelectorAll('[name="wish[]"]')) {
+            const twin = source.querySelector(`[name="wish[]"][value="${CSS.escape(wish.value)}"]`);
+            wish.disabled = Boolean(twin && !twin.checked);
+        }
+    }, true);
 
     // One set of ticks serves both the single things and “all are home”.
     document.addEventListener('submit', (event) => {

@@ -58,7 +58,7 @@ final class DoorController extends Page
             return $this->render('door/begin.html.twig', ['problem' => null]);
         }
         try {
-            $input = new Input($request, $this->frame->quantities());
+            $input = new Input($request, $this->frame->quantities(), $this->frame->measure());
             $newcomer = $this->newcomer($input);
             $room = $input->text('room', 120, true);
             $measure = $input->choice('measure', LengthUnit::class);

@@ -102,7 +102,7 @@ final class LogController extends Page
     private function filter(Request $request, array &$problems): LogFilter
     {
         $asked = new Request(request: $request->query->all());
-        $input = new Input($asked, $this->frame->quantities());
+        $input = new Input($asked, $this->frame->quantities(), $this->frame->measure());
         $address = $input->text('place', 24);
         $place = null;
         if ('' !== $address) {

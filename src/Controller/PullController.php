@@ -136,6 +136,11 @@ final class PullController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
+    public function again(int $id, Problem $problem): Response
+    {
+        return $this->show($id, $problem);
+    }
+
     /** @param callable(Input, Step, Place): string $work */
     private function step(Request $request, int $id, callable $work, bool $atPlace = true): Response
     {
@@ -193,6 +198,7 @@ final class PullController extends Page
             'instead_of' => $insteadOf,
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
+            'scan_on' => 'pull:'.$id,
             'problem' => $problem,
         ]);
     }

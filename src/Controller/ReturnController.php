@@ -96,10 +96,15 @@ final class ReturnController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
+    public function again(int $id, Problem $problem): Response
+    {
+        return $this->show($id, $problem);
+    }
+
     /** @return list<string> */
     private function tickedIn(Request $request): array
     {
-        return (new Input($request, $this->frame->quantities()))->list('cared');
+        return (new Input($request, $this->frame->quantities(), $this->frame->measure()))->list('cared');
     }
 
     /** @param list<string> $cared */
@@ -127,6 +132,7 @@ final class ReturnController extends Page
             'at' => null === $stop ? null : $this->stores->atStop($stop),
             'cares' => $this->kits->cares($things, true),
             'cared' => $cared ?? [],
+            'scan_on' => 'return:'.$id,
             'problem' => $problem,
         ]);
     }

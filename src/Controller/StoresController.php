@@ -6,31 +6,35 @@ namespace App\Controller;
 
 use App\Entity\Item;
 use App\Entity\Place;
-use App\Entity\Room;
+use App\Reading\HomeReading;
 use App\Reading\KitReading;
 use App\Reading\LogFilter;
 use App\Reading\LogReading;
 use App\Reading\RoomReading;
 use App\Reading\StoreReading;
 use App\Service\FindIndex;
+use App\Service\Labels\LabelQueue;
 use App\Service\Outcome;
 use App\Service\Step;
+use App\Service\StepRefused;
 use App\Service\Stores\BuildUnit;
+use App\Service\Stores\BulkChange;
 use App\Service\Stores\DescribeItem;
 use App\Service\Stores\KeepHomes;
+use App\Service\Stores\LikelyDoubles;
 use App\Service\Stores\TakeIn;
 use App\Service\Unknown;
 use App\Web\Input;
+use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Log\Outside;
-use Lottel\Core\Log\Tracking;
+use Lottel\Core\Colour\Family;
 use Lottel\Core\Storage\FilingScheme;
+use Lottel\Core\Storage\InvalidPaste;
 use Lottel\Core\Storage\Kind;
 use Lottel\Core\Storage\PastedThing;
+use Lottel\Core\Storage\Season;
 use Lottel\Core\Storage\SortBy;
-use Lottel\Core\Storage\UnitTemplate;
-use Lottel\Core\Upkeep\Hazard;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -38,7 +42,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class StoresController extends Page
 {
-    public function __construct(private readonly RoomReading $room, private readonly StoreReading $stores, private readonly LogReading $log, private readonly KitReading $kits)
+    public function __construct(private readonly RoomReading $room, private readonly StoreReading $stores, private readonly LogReading $log, private readonly KitReading $kits, private readonly HomeReading $homes)
     {
     }
 
@@ -46,35 +50,6 @@ final class StoresController extends Page
     public function index(): Response
     {
         return $this->render('stores/index.html.twig', ['units' => $this->room->units(), 'places' => $this->room->placesByUnit()]);
-    }
-
-    #[Route('/stores/new-unit', name: 'new_unit', methods: ['GET'])]
-    #[IsGranted('ROLE_OWNER')]
-    public function newUnit(Request $request): Response
-    {
-        return $this->showNewUnit(null);
-    }
-
-    #[Route('/stores/new-unit', name: 'build_unit', methods: ['POST'])]
-    #[IsGranted('ROLE_OWNER')]
-    public function build(Request $request, BuildUnit $build): Response
-    {
-        return $this->write($request, function (Input $input) use ($build): Outcome {
-            $template = $input->choice('template', UnitTemplate::class);
-            $letters = $input->text('letters', 3, true);
-            if (!preg_match('/^[a-z]{1,3}$/iD', $letters)) {
-                $input->refuse('letters', 'One to three letters, such as C.');
-            }
-            $name = $input->text('name', 120);
-            $wall = $input->text('wall', 60);
-            $rows = $input->whole('rows', 1, 40);
-            $columns = $template->hasColumns() ? $input->whole('columns', 1, 20) : 1;
-            $input->check();
-            $room = $this->entities->getRepository(Room::class)->findOneBy([]) ?? throw Unknown::unit($letters);
-            $places = $build($room, $template, strtoupper($letters), '' === $name ? $template->label() : $name, '' === $wall ? 'the room' : $wall, $rows, $columns);
-
-            return new Outcome($this->urlOf($places[0]), \sprintf('%s stands in the room with %d places. Put things into its first one.', strtoupper($letters), \count($places)));
-        }, $this->showNewUnit(...));
     }
 
     #[Route('/stores/units/{letters}', name: 'unit', methods: ['GET'])]
@@ -96,22 +71,35 @@ final class StoresController extends Page
 
     #[Route('/stores/places/{address}', name: 'describe_place', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function describePlace(Request $request, string $address, FindIndex $index): Response
+    public function describePlace(Request $request, string $address, FindIndex $index, LabelQueue $labels): Response
     {
-        return $this->write($request, function (Input $input) use ($address, $index): Outcome {
+        return $this->write($request, function (Input $input) use ($address, $index, $labels): Outcome {
             $place = $this->place($address);
             $scheme = (string) FilingScheme::parse(implode(',', array_filter([$input->text('scheme', 20), $input->text('scheme_then', 20)])));
             $kind = $input->text('says_kind', 20);
             $name = $input->text('name', 120);
             $maker = $input->text('says_maker', 120);
             $theme = $input->text('says_theme', 120);
+            $colour = null === Family::tryFrom($input->text('says_colour', 20)) ? '' : $input->text('says_colour', 20);
+            $season = null === Season::tryFrom($input->text('season', 10)) ? '' : $input->text('season', 10);
+            $sides = array_map(static fn (string $field): ?int => $input->length($field, 5000)?->ticks, ['inner_width', 'inner_height', 'inner_depth']);
+            $grams = '' === $input->text('most_grams', 9) ? null : $input->whole('most_grams', 1, 500_000);
+            $grow = '' === $input->text('room_to_grow', 2) ? 20 : $input->whole('room_to_grow', 0, 90);
+            $uses = '' === $input->text('file_after_uses', 2) ? null : $input->whole('file_after_uses', 1, 99);
             $input->check();
+            $isRenamed = $name !== $place->name;
             $place->name = $name;
             $place->scheme = $scheme;
             $place->saysKind = Kind::tryFrom($kind);
             $place->saysMaker = $maker;
             $place->saysTheme = $theme;
+            [$place->saysColour, $place->season, $place->mostGrams, $place->roomToGrow, $place->fileAfterUses] = [$colour, $season, $grams, $grow, $uses];
+            [$place->innerWidth, $place->innerHeight, $place->innerDepth] = $sides;
+            $place->isChildSafe = $input->isTicked('is_child_safe');
             $index->place($place);
+            if ($isRenamed) {
+                $labels->wishForPlace($place, 'renamed');
+            }
 
             return new Outcome($this->urlOf($place), 'Written down.');
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
@@ -127,7 +115,51 @@ final class StoresController extends Page
             $place = $this->place($address);
             $items = $takeIn($step, $place, PastedThing::lines($text));
 
-            return new Outcome($this->urlOf($place), \sprintf('%s in %s now.', 1 === \count($items) ? $items[0]->name.' is' : \count($items).' things are', $place->address));
+            return new Outcome($this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : ''), \sprintf('%s in %s now.', 1 === \count($items) ? $items[0]->name.' is' : \count($items).' things are', $place->address));
+        }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
+    }
+
+    /** Shows what pasted lines would become, before anything is written. */
+    #[Route('/stores/places/{address}/preview', name: 'preview', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function preview(Request $request, string $address, LikelyDoubles $doubles): Response
+    {
+        $input = new Input($request, $this->frame->quantities(), $this->frame->measure());
+        try {
+            $text = $input->text('things', 40000, true);
+            $input->check();
+            $things = PastedThing::lines($text);
+        } catch (InvalidInput|InvalidPaste $wrong) {
+            $response = $this->showPlace($address, Problem::from($wrong, $request));
+            $response->setStatusCode(422);
+
+            return $response;
+        }
+        $response = $this->showPlace($address, null, ['text' => $text, 'things' => $things, 'doubles' => $doubles->of($things)]);
+        $response->headers->set('HX-Push-Url', 'false');
+
+        return $response;
+    }
+
+    #[Route('/stores/places/{address}/several', name: 'change_several', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function several(Request $request, string $address, DescribeItem $describe, KeepHomes $homes): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($address, $describe, $homes): Outcome {
+            $items = array_map(fn (string $id): Item => $this->item((int) $id), \array_slice($input->list('items'), 0, 400));
+            if ([] === $items) {
+                throw StepRefused::nothingChosen();
+            }
+            $given = static fn (string $field, int $most): ?string => '' === $input->text($field, $most) ? null : $input->text($field, $most);
+            $change = new BulkChange($given('maker', 120), $given('theme', 60), Kind::tryFrom($input->text('kind', 20)), $given('collection', 120), Season::tryFrom($input->text('season', 10))?->value);
+            $to = $this->storage($input, 'to');
+            $input->check();
+            $describe->several($items, $change);
+            if (null !== $to) {
+                array_walk($items, static fn (Item $item) => $homes->giveHome($step, $item, $to));
+            }
+
+            return new Outcome($this->generateUrl('place', ['address' => $address]), \sprintf('%d things changed%s.', \count($items), null === $to ? '' : ', and they live in '.$to->address.' now'));
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
@@ -150,131 +182,14 @@ final class StoresController extends Page
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
-    #[Route('/items/{id<\d{1,12}>}', name: 'item', methods: ['GET'])]
-    public function itemPage(int $id, ?Problem $problem = null): Response
-    {
-        return $this->showItem($id, $problem);
-    }
-
-    #[Route('/items/{id<\d{1,12}>}/edit', name: 'edit_item', methods: ['GET'])]
-    #[IsGranted('ROLE_OWNER')]
-    public function editItem(int $id): Response
-    {
-        return $this->showEdit($id, null);
-    }
-
-    #[Route('/items/{id<\d{1,12}>}/edit', name: 'describe_item', methods: ['POST'])]
-    #[IsGranted('ROLE_OWNER')]
-    public function describeItem(Request $request, int $id, DescribeItem $describe): Response
-    {
-        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
-            $item = $this->item($id);
-            $hazards = array_values(array_filter($input->list('hazards'), static fn (string $hazard): bool => null !== Hazard::tryFrom($hazard)));
-            $themes = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $input->text('themes', 300))), static fn (string $theme): bool => '' !== $theme)));
-            $name = $input->text('name', 200, true);
-            $maker = $input->text('maker', 120);
-            $kind = $input->choice('kind', Kind::class);
-            $colour = $input->colour('colour');
-            $colourName = $input->text('colour_name', 60);
-            $sentiments = $input->text('sentiments', 4000);
-            $note = $input->text('note', 4000);
-            $tracking = $input->choice('tracking', Tracking::class);
-            $input->check();
-            [$item->name, $item->maker, $item->kind, $item->themes, $item->colour] = [$name, $maker, $kind, $themes, $colour];
-            [$item->colourName, $item->sentiments, $item->note, $item->hazards] = [$colourName, $sentiments, $note, $hazards];
-            $describe($item, $tracking);
-
-            return new Outcome($this->itemUrl($item), 'Written down.');
-        }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
-    }
-
-    #[Route('/items/{id<\d{1,12}>}/companions', name: 'add_companion', methods: ['POST'])]
-    #[IsGranted('ROLE_OWNER')]
-    public function companion(Request $request, int $id, DescribeItem $describe): Response
-    {
-        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
-            $item = $this->item($id);
-            $name = $input->text('companion', 200, true);
-            $other = $this->entities->getRepository(Item::class)->findOneBy(['name' => $name]);
-            if (null === $other || $other === $item) {
-                $input->refuse('companion', 'No other item has exactly this name.');
-            }
-            $input->check();
-            \assert(null !== $other);
-            $describe->belongTogether($item, $other);
-
-            return new Outcome($this->itemUrl($item), \sprintf('%s and %s belong together.', $item->name, $other->name));
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
-    }
-
-    #[Route('/items/{id<\d{1,12}>}/home', name: 'give_home', methods: ['POST'])]
-    #[IsGranted('ROLE_OWNER')]
-    public function giveHome(Request $request, int $id, KeepHomes $homes): Response
-    {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
-            $item = $this->item($id);
-            $home = $this->homeFrom($input);
-            $homes->giveHome($step, $item, $home);
-
-            return new Outcome($this->itemUrl($item), \sprintf('%s lives in %s now.', $item->name, $home->address));
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
-    }
-
-    #[Route('/items/{id<\d{1,12}>}/found', name: 'found_again', methods: ['POST'])]
-    public function found(Request $request, int $id, KeepHomes $homes): Response
-    {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
-            $item = $this->item($id);
-            $place = '' === $input->text('address', 24) ? $homes->homeOrHeap($item) : $this->homeFrom($input);
-            $homes->foundAgain($step, $item, $place);
-
-            return new Outcome($this->itemUrl($item), \sprintf('Good: %s is in %s again.', $item->name, $place->address));
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
-    }
-
-    #[Route('/items/{id<\d{1,12}>}/stock', name: 'stock', methods: ['POST'])]
-    #[IsGranted('ROLE_OWNER')]
-    public function stock(Request $request, int $id, TakeIn $takeIn): Response
-    {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $takeIn): Outcome {
-            $item = $this->item($id);
-            $quantity = $input->quantity('quantity', $item->tracking);
-            $place = $this->homeFrom($input);
-            $from = $input->choice('from', Outside::class);
-            if (!\in_array($from, Outside::sources(), true)) {
-                $input->refuse('from', 'Choose one of the list.');
-            }
-            $input->check();
-            $takeIn->stock($step, $item, $place, $quantity, $from);
-
-            return new Outcome($this->itemUrl($item), \sprintf('%s more of %s in %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name, $place->address));
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
-    }
-
-    private function homeFrom(Input $input): Place
-    {
-        $place = $this->storage($input, 'address');
-        if (null === $place) {
-            $input->refuse('address', 'Type the address of its place, such as C3.');
-        }
-        $input->check();
-        \assert(null !== $place);
-
-        return $place;
-    }
-
-    private function showNewUnit(?Problem $problem): Response
-    {
-        $used = array_column($this->room->units(), 'letters');
-        $free = array_values(array_diff(range('A', 'Z'), ['I', 'O'], $used))[0] ?? '';
-
-        return $this->render('stores/new_unit.html.twig', ['templates' => UnitTemplate::cases(), 'letter' => $free, 'is_first' => [] === $used, 'problem' => $problem]);
-    }
-
-    private function showPlace(string $address, ?Problem $problem): Response
+    /** @param array{text: string, things: list<PastedThing>, doubles: array<int, list<array<string, mixed>>>}|null $preview */
+    private function showPlace(string $address, ?Problem $problem, ?array $preview = null): Response
     {
         $place = $this->stores->place($address);
         if (null === $place || null === $place['unit_id']) {
+            throw Unknown::place($address);
+        }
+        if (null !== $place['retired_at']) {
             throw Unknown::place($address);
         }
         $id = (int) $place['id'];
@@ -287,40 +202,15 @@ final class StoresController extends Page
             'strip' => $this->stores->strip($contents, []),
             'out' => $this->stores->outOf($id),
             'inner' => $this->stores->inner($id),
+            'facts' => $this->homes->facts($place, $contents),
+            'preview' => $preview,
+            'families' => Family::cases(),
+            'seasons' => Season::cases(),
             'log' => $this->log->lines(new LogFilter(place: $id), 8),
             'lit' => $this->room->lit([$id]),
             'kits' => $this->choosableKits(),
             'kinds' => Kind::cases(),
             'sorts' => SortBy::cases(),
-            'problem' => $problem,
-        ]);
-    }
-
-    private function showItem(int $id, ?Problem $problem): Response
-    {
-        $item = $this->stores->item($id) ?? throw Unknown::item($id);
-
-        return $this->render('stores/item.html.twig', [
-            'item' => $item,
-            'where' => $this->stores->whereabouts($id),
-            'position' => null === $item['home_id'] ? null : $this->stores->position($id, (int) $item['home_id'], (string) $item['home_scheme']),
-            'companions' => $this->stores->companions($id),
-            'kits_of' => $this->stores->kitsOf($id),
-            'kits' => $this->choosableKits(),
-            'log' => $this->log->lines(new LogFilter(item: $id), 8),
-            'sources' => Outside::sources(),
-            'lit' => $this->room->lit([$item['home_id']]),
-            'problem' => $problem,
-        ]);
-    }
-
-    private function showEdit(int $id, ?Problem $problem): Response
-    {
-        return $this->render('stores/edit_item.html.twig', [
-            'item' => $this->stores->item($id) ?? throw Unknown::item($id),
-            'kinds' => Kind::cases(),
-            'trackings' => Tracking::cases(),
-            'hazards' => Hazard::cases(),
             'problem' => $problem,
         ]);
     }
@@ -334,10 +224,5 @@ final class StoresController extends Page
     private function urlOf(Place $place): string
     {
         return $this->generateUrl('place', ['address' => $place->address]);
-    }
-
-    private function itemUrl(Item $item): string
-    {
-        return $this->generateUrl('item', ['id' => $item->id]);
     }
 }

@@ -13,16 +13,21 @@ use App\Service\FindIndex;
 use App\Service\People\Newcomer;
 use App\Service\People\OpenRoom;
 use App\Service\Step;
+use App\Service\Stores\ArrangeRoom;
 use App\Service\Stores\BuildUnit;
 use App\Service\Stores\DescribeItem;
 use App\Service\Stores\TakeIn;
+use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Storage\FilingScheme;
 use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\RoomLayout;
+use Lottel\Core\Storage\UnitSize;
 use Lottel\Core\Storage\UnitTemplate;
 use Lottel\Core\Upkeep\Hazard;
 
@@ -33,10 +38,12 @@ final readonly class FurnishRoom
         private DemoFiles $files,
         private OpenRoom $open,
         private BuildUnit $build,
+        private ArrangeRoom $arrange,
         private TakeIn $takeIn,
         private DescribeItem $describe,
         private FindIndex $index,
         private EntityManagerInterface $entities,
+        private Connection $database,
     ) {
     }
 
@@ -58,11 +65,16 @@ final readonly class FurnishRoom
     {
         $file = $this->files->yaml('room');
         $room = $this->entities->getRepository(Room::class)->findOneBy([]) ?? throw new \LogicException('The room comes first.');
+        $spots = [];
         foreach ($file['units'] as $unit) {
-            $places = ($this->build)($room, UnitTemplate::from($unit['template']), $unit['letters'], $unit['name'], $unit['wall'], $unit['rows'], $unit['columns'] ?? 1);
+            $heights = array_map(static fn (int $millimetres): Length => Length::ofTenthMillimetres(10 * $millimetres), $unit['heights'] ?? []);
+            $places = ($this->build)($room, UnitTemplate::from($unit['template']), $unit['letters'], $unit['name'], $unit['wall'], $unit['rows'], $unit['columns'] ?? 1, new UnitSize(rowHeights: array_values($heights)));
             \assert(null !== $places[0]->unit);
             $places[0]->unit->caution = $unit['caution'] ?? '';
+            $spots[(int) $places[0]->unit->id] = $unit['at'];
         }
+        ($this->arrange)($room, RoomLayout::fromArray($file['plan']), $spots);
+        $this->entities->flush();
         foreach ($file['places'] as $address => $said) {
             $this->label($this->place((string) $address), $said);
         }
@@ -70,6 +82,7 @@ final readonly class FurnishRoom
             $this->build->divide($this->place($inner['in']), $inner['label'], $inner['kind'], $inner['name'], $inner['layer'] ?? 0);
         }
         $this->entities->flush();
+        $this->database->executeStatement('DELETE FROM label_wish WHERE place_id NOT IN (SELECT id FROM place WHERE address IN (SELECT value FROM json_each(?)))', [json_encode($file['labels_to_print'])]);
     }
 
     public function things(Step $step): void
@@ -82,6 +95,7 @@ final readonly class FurnishRoom
 
     public function companions(): void
     {
+        $this->database->executeStatement('DELETE FROM label_wish WHERE item_id IS NOT NULL');
         foreach ($this->files->yaml('story')['companions'] as [$one, $other]) {
             $this->describe->belongTogether($this->item($one), $this->item($other));
         }
@@ -102,7 +116,7 @@ final readonly class FurnishRoom
         return $this->entities->getRepository(Account::class)->findOneBy(['login' => $login]) ?? throw new \LogicException("The demo room has no “{$login}”.");
     }
 
-    /** @param array<string, string> $said */
+    /** @param array<string, mixed> $said */
     private function label(Place $place, array $said): void
     {
         $place->name = $said['name'];
@@ -110,6 +124,7 @@ final readonly class FurnishRoom
         $place->saysKind = isset($said['kind']) ? Kind::from($said['kind']) : null;
         $place->saysMaker = $said['maker'] ?? '';
         $place->saysTheme = $said['theme'] ?? '';
+        $place->fileAfterUses = $said['file_after_uses'] ?? null;
         $this->index->place($place);
     }
 

@@ -39,6 +39,35 @@ class Item
     #[ORM\Column(type: 'json')]
     public array $hazards;
 
+    /** As it is put away: in ticks, width left to right, height upright, depth front to back. */
+    #[ORM\Column(nullable: true)]
+    public ?int $width = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $height = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $depth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $grams = null;
+
+    #[ORM\Column(length: 120)]
+    public string $collection = '';
+
+    #[ORM\Column(length: 10)]
+    public string $season = '';
+
+    #[ORM\Column]
+    public bool $isMulticolour = false;
+
+    /** @var array<string, string> what is known of its kind alone, by field */
+    #[ORM\Column(type: 'json')]
+    public array $details = [];
+
+    #[ORM\Column(length: 40, nullable: true)]
+    public ?string $photo = null;
+
     public function __construct(
         #[ORM\Column(length: 200)]
         public string $name,
@@ -54,6 +83,6 @@ class Item
 
     public function thing(): Thing
     {
-        return new Thing((int) $this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour);
+        return new Thing((int) $this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour, $this->isMulticolour, $this->collection, null === $this->width || null === $this->height ? null : intdiv($this->width, 320) * intdiv($this->height, 320), $this->season);
     }
 }

@@ -7,6 +7,9 @@ namespace App\Entity;
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Log;
 use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Storage\Box;
+use Lottel\Core\Storage\Cell;
 use Lottel\Core\Storage\FilingScheme;
 use Lottel\Core\Storage\Front;
 use Lottel\Core\Storage\Kind;
@@ -48,6 +51,51 @@ class Place
     #[ORM\Column(length: 120)]
     public string $saysTheme = '';
 
+    #[ORM\Column(length: 20)]
+    public string $saysColour = '';
+
+    #[ORM\Column(nullable: true)]
+    public ?int $innerWidth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $innerHeight = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $innerDepth = null;
+
+    /** Where it lies in the place around it, seen from above with the front at the bottom, in thousandths. */
+    #[ORM\Column(nullable: true)]
+    public ?int $cellX = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $cellY = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $cellWidth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $cellHeight = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $mostGrams = null;
+
+    /** Share that is kept free, in percent. */
+    #[ORM\Column]
+    public int $roomToGrow = 20;
+
+    #[ORM\Column(length: 10)]
+    public string $season = '';
+
+    #[ORM\Column]
+    public bool $isChildSafe = false;
+
+    /** For a basket of new things: after so many uses a thing is to be filed elsewhere. */
+    #[ORM\Column(nullable: true)]
+    public ?int $fileAfterUses = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $retiredAt = null;
+
     private function __construct(
         #[ORM\ManyToOne]
         public ?Unit $unit,
@@ -65,15 +113,12 @@ class Place
     public static function inUnit(Unit $unit, string $kind, string $address, string $name, ?Front $front): self
     {
         $place = new self($unit, PlaceNature::Storage, $kind, $address, $name);
-        $place->frontX = $front?->x->ticks;
-        $place->frontY = $front?->y->ticks;
-        $place->frontWidth = $front?->width->ticks;
-        $place->frontHeight = $front?->height->ticks;
+        $place->putFront($front);
 
         return $place;
     }
 
-    public static function inside(self $outer, string $kind, string $address, string $name): self
+    public static function within(self $outer, string $kind, string $address, string $name): self
     {
         $place = new self($outer->unit, PlaceNature::Storage, $kind, $address, $name);
         $place->parent = $outer;
@@ -84,6 +129,46 @@ class Place
     public static function tray(int $number): self
     {
         return new self(null, PlaceNature::Tray, 'tray', 'tray '.$number, 'tray '.$number);
+    }
+
+    public function putFront(?Front $front): void
+    {
+        $this->frontX = $front?->x->ticks;
+        $this->frontY = $front?->y->ticks;
+        $this->frontWidth = $front?->width->ticks;
+        $this->frontHeight = $front?->height->ticks;
+    }
+
+    public function front(): ?Front
+    {
+        return null === $this->frontX || null === $this->frontY || null === $this->frontWidth || null === $this->frontHeight
+            ? null
+            : new Front(Length::ofTicks($this->frontX), Length::ofTicks($this->frontY), Length::ofTicks($this->frontWidth), Length::ofTicks($this->frontHeight));
+    }
+
+    public function putInside(?Box $inside): void
+    {
+        $this->innerWidth = $inside?->width->ticks;
+        $this->innerHeight = $inside?->height->ticks;
+        $this->innerDepth = $inside?->depth->ticks;
+    }
+
+    public function inside(): ?Box
+    {
+        return null === $this->innerWidth || null === $this->innerHeight || null === $this->innerDepth
+            ? null
+            : new Box(Length::ofTicks($this->innerWidth), Length::ofTicks($this->innerHeight), Length::ofTicks($this->innerDepth));
+    }
+
+    public function putCell(Cell $cell): void
+    {
+        [$this->cellX, $this->cellY, $this->cellWidth, $this->cellHeight, $this->layer] = [$cell->x, $cell->y, $cell->width, $cell->height, $cell->layer];
+    }
+
+    /** Takes over what another place says about what belongs in it. */
+    public function sayAs(self $other): void
+    {
+        [$this->scheme, $this->saysKind, $this->saysMaker, $this->saysTheme, $this->saysColour] = [$other->scheme, $other->saysKind, $other->saysMaker, $other->saysTheme, $other->saysColour];
     }
 
     public function filingScheme(): FilingScheme

@@ -6,12 +6,17 @@ namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Storage\RoomLayout;
 
 #[ORM\Entity]
 class Room
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
+
+    /** @var array<string, mixed> what RoomLayout keeps */
+    #[ORM\Column(type: 'json')]
+    public array $plan = [];
 
     public function __construct(
         #[ORM\Column(length: 120)]
@@ -21,5 +26,10 @@ class Room
         #[ORM\Column(length: 64)]
         public string $timeZone,
     ) {
+    }
+
+    public function layout(): RoomLayout
+    {
+        return RoomLayout::fromArray($this->plan);
     }
 }

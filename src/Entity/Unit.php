@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Storage\Footprint;
+use Lottel\Core\Storage\UnitTemplate;
 
 /** A piece of furniture. Lengths in ticks. */
 #[ORM\Entity]
@@ -15,6 +18,16 @@ class Unit
 
     #[ORM\Column(length: 300)]
     public string $caution = '';
+
+    /** In millimetres from the room's left upper corner, null while it has no spot on the floor plan. */
+    #[ORM\Column(nullable: true)]
+    public ?int $planX = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $planY = null;
+
+    #[ORM\Column]
+    public int $turn = 0;
 
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
@@ -38,5 +51,17 @@ class Unit
         #[ORM\Column]
         public int $aboveFloor,
     ) {
+    }
+
+    public function kind(): UnitTemplate
+    {
+        return UnitTemplate::tryFrom($this->template) ?? UnitTemplate::Shelf;
+    }
+
+    public function footprint(): Footprint
+    {
+        $millimetres = static fn (int $ticks): int => intdiv($ticks + intdiv(Length::TICKS_PER_MILLIMETRE, 2), Length::TICKS_PER_MILLIMETRE);
+
+        return new Footprint((int) $this->id, $this->letters, $this->planX ?? 0, $this->planY ?? 0, $millimetres($this->width), $millimetres($this->depth), $this->turn, $millimetres($this->aboveFloor), $millimetres($this->aboveFloor + $this->height));
     }
 }

@@ -30,14 +30,14 @@ final class RoomReading implements ResetInterface
     /** @return array<int, array<string, mixed>> the units by id, in walking order */
     public function units(): array
     {
-        return $this->units ??= $this->database->fetchAllAssociativeIndexed('SELECT id AS k, * FROM unit ORDER BY walk, id');
+        return $this->units ??= $this->database->fetchAllAssociativeIndexed("SELECT id AS k, * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id");
     }
 
     /** @return array<int, array<string, mixed>> all storage places by id */
     public function places(): array
     {
         return $this->places ??= $this->database->fetchAllAssociativeIndexed(
-            "SELECT id AS k, id, unit_id, parent_id, address, name, kind, layer, front_x, front_y, front_width, front_height FROM place WHERE nature = 'storage' ORDER BY unit_id, front_y, front_x, id",
+            "SELECT id AS k, id, unit_id, parent_id, address, name, kind, layer, front_x, front_y, front_width, front_height FROM place WHERE nature = 'storage' AND retired_at IS NULL ORDER BY unit_id, front_y, front_x, id",
         );
     }
 
@@ -116,7 +116,7 @@ final class RoomReading implements ResetInterface
             "SELECT p.*, coalesce(b.things, 0) AS things, coalesce(o.out, 0) AS out FROM place p
              LEFT JOIN (SELECT place_id, count(*) AS things FROM balance GROUP BY place_id) b ON b.place_id = p.id
              LEFT JOIN (SELECT i.home_id, count(*) AS out FROM place t JOIN balance b ON b.place_id = t.id JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' GROUP BY i.home_id) o ON o.home_id = p.id
-             WHERE p.nature = 'storage' AND (:unit IS NULL OR p.unit_id = :unit)",
+             WHERE p.nature = 'storage' AND p.retired_at IS NULL AND (:unit IS NULL OR p.unit_id = :unit)",
             ['unit' => $unit],
         );
         usort($places, static fn (array $a, array $b): int => Address::compare((string) $a['address'], (string) $b['address']));

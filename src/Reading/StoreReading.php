@@ -23,9 +23,34 @@ final readonly class StoreReading
     public function place(string $address): ?array
     {
         return $this->database->fetchAssociative(
-            'SELECT p.*, u.letters, u.name AS unit_name, u.caution, o.address AS parent_address FROM place p LEFT JOIN unit u ON u.id = p.unit_id LEFT JOIN place o ON o.id = p.parent_id WHERE p.address = ?',
+            'SELECT p.*, u.letters, u.name AS unit_name, u.caution, u.height AS unit_height, u.above_floor, u.template, o.address AS parent_address FROM place p LEFT JOIN unit u ON u.id = p.unit_id LEFT JOIN place o ON o.id = p.parent_id WHERE p.address = ?',
             [$address],
         ) ?: null;
+    }
+
+    /** @return array<string, mixed>|null */
+    public function placeNumber(int $id): ?array
+    {
+        $address = $this->database->fetchOne('SELECT address FROM place WHERE id = ?', [$id]);
+
+        return false === $address ? null : $this->place((string) $address);
+    }
+
+    /**
+     * Returns the names of what is in the places of a unit, a few of each.
+     *
+     * @return array<int, list<string>>
+     */
+    public function namesByPlace(int $unit, int $most = 6): array
+    {
+        $names = [];
+        foreach ($this->database->fetchAllAssociative('SELECT b.place_id, i.name FROM place p JOIN balance b ON b.place_id = p.id JOIN item i ON i.id = b.item_id WHERE p.unit_id = ? ORDER BY i.name', [$unit]) as $row) {
+            if (\count($names[(int) $row['place_id']] ?? []) < $most) {
+                $names[(int) $row['place_id']][] = (string) $row['name'];
+            }
+        }
+
+        return $names;
     }
 
     /** @return list<array<string, mixed>> the contents in filing order */
@@ -51,7 +76,18 @@ final readonly class StoreReading
     /** @return list<array<string, mixed>> */
     public function inner(int $place): array
     {
-        return $this->database->fetchAllAssociative('SELECT p.*, (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS things FROM place p WHERE p.parent_id = ? ORDER BY p.layer, p.address', [$place]);
+        return $this->database->fetchAllAssociative('SELECT p.*, (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS things FROM place p WHERE p.parent_id = ? AND p.retired_at IS NULL ORDER BY p.layer, p.address', [$place]);
+    }
+
+    /** @return array{here: int, homes: int} how many things are in a place and its inner places, and how many have their home there */
+    public function livesIn(int $place): array
+    {
+        $within = 'WITH RECURSIVE within(id) AS (SELECT ? UNION ALL SELECT p.id FROM place p JOIN within w ON p.parent_id = w.id)';
+
+        return [
+            'here' => (int) $this->database->fetchOne($within.' SELECT count(*) FROM balance b JOIN within w ON w.id = b.place_id', [$place]),
+            'homes' => (int) $this->database->fetchOne($within.' SELECT count(*) FROM item i JOIN within w ON w.id = i.home_id', [$place]),
+        ];
     }
 
     /** @return array<string, mixed>|null */
@@ -223,6 +259,12 @@ final readonly class StoreReading
         /** @var list<string> $themes */
         $themes = json_decode((string) $row['themes'], true) ?: [];
 
-        return new Thing((int) $row['id'], (string) $row['name'], (string) $row['maker'], Kind::from((string) $row['kind']), $themes, null === $row['colour'] ? null : (string) $row['colour']);
+        return new Thing((int) $row['id'], (string) $row['name'], (string) $row['maker'], Kind::from((string) $row['kind']), $themes, null === $row['colour'] ? null : (string) $row['colour'], (bool) ($row['is_multicolour'] ?? false), (string) ($row['collection'] ?? ''), self::area($row), (string) ($row['season'] ?? ''));
+    }
+
+    /** @param array<string, mixed> $row */
+    private static function area(array $row): ?int
+    {
+        return null === ($row['width'] ?? null) || null === ($row['height'] ?? null) ? null : intdiv((int) $row['width'], 320) * intdiv((int) $row['height'], 320);
     }
 }

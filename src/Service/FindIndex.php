@@ -19,15 +19,20 @@ final readonly class FindIndex
     public function item(Item $item): void
     {
         $this->entities->flush();
-        $words = implode(' ', [$item->sentiments, implode(' ', $item->themes), $item->colourName, $item->kind->value, $item->note]);
+        $words = implode(' ', [$item->sentiments, implode(' ', $item->themes), $item->colourName, $item->kind->value, $item->note, $item->collection, $item->season, implode(' ', $item->details)]);
         $this->put(2 * (int) $item->id, $item->name, $item->maker, $words, $item->home->address ?? '');
     }
 
     public function place(Place $place): void
     {
         $this->entities->flush();
-        $words = implode(' ', [$place->kind, $place->saysKind->value ?? '', $place->saysMaker, $place->saysTheme, $place->unit->name ?? '']);
+        $words = implode(' ', [$place->kind, $place->saysKind->value ?? '', $place->saysMaker, $place->saysTheme, $place->saysColour, $place->unit->name ?? '']);
         $this->put(2 * (int) $place->id + 1, $place->name, '', $words, $place->address);
+    }
+
+    public function forgetPlace(Place $place): void
+    {
+        $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [2 * (int) $place->id + 1]);
     }
 
     private function put(int $row, string $name, string $maker, string $words, string $address): void

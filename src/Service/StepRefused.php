@@ -56,4 +56,44 @@ final class StepRefused extends \DomainException
     {
         return new self(\sprintf('%s is not marked lost any more.', $item));
     }
+
+    public static function hasNoFront(string $address): self
+    {
+        return new self(\sprintf('%s lies inside another place. Divide it instead.', $address));
+    }
+
+    public static function hasNoFrontToMove(string $address): self
+    {
+        return new self(\sprintf('%s is part of its unit and stays where it is. Move what is in it instead.', $address));
+    }
+
+    public static function hasNoPlaces(string $letters): self
+    {
+        return new self(\sprintf('%s has no places any more.', $letters));
+    }
+
+    public static function withItself(string $address): self
+    {
+        return new self(\sprintf('%s cannot be made one with itself.', $address));
+    }
+
+    public static function intoItself(string $address, string $outer): self
+    {
+        return new self(\sprintf('%s cannot go into %s: that lies inside it.', $address, $outer));
+    }
+
+    public static function isNotEmpty(string $address): self
+    {
+        return new self(\sprintf('%s is not empty, or is still somebody’s home. Move what belongs there first.', $address));
+    }
+
+    public static function otherUnit(string $address, string $letters): self
+    {
+        return new self(\sprintf('%s would be in another unit. This one’s addresses begin with %s.', $address, $letters));
+    }
+
+    public static function sheetIsThere(string $name): self
+    {
+        return new self(\sprintf('There is a sheet called %s already.', $name));
+    }
 }

@@ -37,6 +37,11 @@ final class Unknown extends \RuntimeException
         return new self(\sprintf('There is no unit “%s” in this room.', mb_substr($letters, 0, 24)));
     }
 
+    public static function room(int|string $id): self
+    {
+        return new self(\sprintf('There is no room number %s.', $id));
+    }
+
     public static function step(): self
     {
         return new self('That step is not in the log.');

@@ -7,6 +7,7 @@ namespace App\Twig;
 use App\Reading\Frame;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
 use Symfony\Component\Uid\Uuid;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
@@ -27,7 +28,9 @@ final class LottelExtension extends AbstractExtension
             new TwigFilter('qty', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->print((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('qty_field', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->field((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('measured', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
+            new TwigFilter('room_side', $this->roomSide(...)),
             new TwigFilter('local', $this->local(...)),
+            new TwigFilter('named', static fn (?string $json): array => (array) json_decode($json ?? '{}', true)),
             new TwigFilter('words', static fn (string $json): array => array_values((array) json_decode($json, true))),
         ];
     }
@@ -40,6 +43,16 @@ final class LottelExtension extends AbstractExtension
             new TwigFunction('room_drawing', $this->drawing->room(...), ['is_safe' => ['html']]),
             new TwigFunction('unit_drawing', $this->drawing->unit(...), ['is_safe' => ['html']]),
         ];
+    }
+
+    private function roomSide(int $millimetres): string
+    {
+        if (LengthUnit::Millimetre === $this->frame->measure()) {
+            return number_format($millimetres / 1000, 2).' m';
+        }
+        $inches = (int) round($millimetres / 25.4);
+
+        return intdiv($inches, 12).' ft '.($inches % 12).' in';
     }
 
     private function local(?string $utc, string $format = 'j M Y, G:i'): string

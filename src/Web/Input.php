@@ -10,6 +10,9 @@ use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Uid\Uuid;
 
@@ -19,7 +22,7 @@ final class Input
     /** @var array<string, string> */
     private array $errors = [];
 
-    public function __construct(private readonly Request $request, private readonly QuantityText $quantities)
+    public function __construct(private readonly Request $request, private readonly QuantityText $quantities, private readonly LengthUnit $measure)
     {
     }
 
@@ -27,6 +30,9 @@ final class Input
     {
         $id = $this->raw('_request');
         if (!Uuid::isValid($id)) {
+            if (0 === $this->request->request->count() && (int) $this->request->headers->get('Content-Length', '0') > 2_000_000) {
+                throw new InvalidInput(['' => 'That was too much at once: the file is larger than 15 MB. Choose a smaller one.']);
+            }
             throw new InvalidInput(['' => 'This form is incomplete. Open its page again; what you typed is still here to copy.']);
         }
 
@@ -85,6 +91,43 @@ final class Input
         }
     }
 
+    /** Reads a length; null where nothing was typed. */
+    public function length(string $field, ?int $mostMillimetres = null): ?Length
+    {
+        return $this->lengthFrom($this->clean($field), $field, $mostMillimetres);
+    }
+
+    /**
+     * Reads lengths between commas or semicolons.
+     *
+     * @return list<Length>
+     */
+    public function lengths(string $field): array
+    {
+        $parts = array_filter(array_map(trim(...), preg_split('/[;,\n]/', $this->clean($field)) ?: []), static fn (string $part): bool => '' !== $part);
+
+        return array_values(array_filter(array_map(fn (string $part): ?Length => $this->lengthFrom($part, $field, null), $parts)));
+    }
+
+    private function lengthFrom(string $text, string $field, ?int $mostMillimetres): ?Length
+    {
+        if ('' === $text) {
+            return null;
+        }
+        try {
+            $length = Length::parse($text, $this->measure);
+        } catch (InvalidLength $problem) {
+            $this->refuse($field, $problem->getMessage());
+
+            return null;
+        }
+        if (0 === $length->ticks || (null !== $mostMillimetres && $length->ticks > $mostMillimetres * Length::TICKS_PER_MILLIMETRE)) {
+            $this->refuse($field, null === $mostMillimetres ? 'More than nothing, please.' : \sprintf('More than nothing and no more than %s m, please.', $mostMillimetres / 1000));
+        }
+
+        return $length;
+    }
+
     public function date(string $field): ?\DateTimeImmutable
     {
         $text = $this->clean($field);
@@ -131,6 +174,13 @@ final class Input
 
             return null;
         }
+    }
+
+    public function file(string $field): ?UploadedFile
+    {
+        $file = $this->request->files->get($field);
+
+        return $file instanceof UploadedFile ? $file : null;
     }
 
     /** @return list<string> */

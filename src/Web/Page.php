@@ -42,7 +42,7 @@ abstract class Page extends AbstractController
      */
     protected function write(Request $request, callable $work, callable $again): Response
     {
-        $input = new Input($request, $this->frame->quantities());
+        $input = new Input($request, $this->frame->quantities(), $this->frame->measure());
         try {
             $id = $input->requestId();
             $outcome = $this->once->do($id, $this->me(), static fn (Step $step): Outcome => $work($input, $step));
@@ -81,6 +81,11 @@ abstract class Page extends AbstractController
         return $this->entities->getRepository(Place::class)->findOneBy(['address' => $address]) ?? throw Unknown::place($address);
     }
 
+    protected function placeNumber(int $id): Place
+    {
+        return $this->entities->find(Place::class, $id) ?? throw Unknown::place((string) $id);
+    }
+
     protected function need(int $kitId, int $needId): Need
     {
         $need = $this->entities->find(Need::class, $needId);
@@ -96,7 +101,7 @@ abstract class Page extends AbstractController
             return null;
         }
         $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => $this->frame->address($typed)]);
-        if (null === $place || null === $place->unit) {
+        if (null === $place || null === $place->unit || null !== $place->retiredAt) {
             $input->refuse($field, \sprintf('There is no place “%s” in this room.', mb_substr($typed, 0, 24)));
 
             return null;

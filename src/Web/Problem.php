@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace App\Web;
 
 use App\Service\AlreadyOut;
+use App\Service\Labels\TapeTrouble;
+use App\Service\Scan\WrongDrawer;
 use App\Service\StepRefused;
+use App\Service\Stores\InvalidPhoto;
 use Doctrine\DBAL\Exception\LockWaitTimeoutException;
 use Lottel\Core\Kit\RefusedStep;
+use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Storage\InvalidAddress;
@@ -33,12 +37,14 @@ final readonly class Problem
         [$status, $errors] = match (true) {
             $exception instanceof InvalidInput => [422, $exception->errors],
             $exception instanceof InvalidUnit => [422, [$exception->field => $exception->getMessage()]],
+            $exception instanceof InvalidLabel => [422, [$exception->field => $exception->getMessage()]],
+            $exception instanceof InvalidPhoto => [422, ['photo' => $exception->getMessage()]],
             $exception instanceof InvalidPaste => [422, ['things' => $exception->getMessage()]],
             $exception instanceof InvalidAddress => [422, ['address' => $exception->getMessage()]],
             $exception instanceof InvalidScheme => [422, ['scheme' => $exception->getMessage()]],
             $exception instanceof InvalidLength => [422, ['quantity' => $exception->getMessage()]],
             $exception instanceof RefusedMovement => [422, ['quantity' => $exception->getMessage()]],
-            $exception instanceof AlreadyOut, $exception instanceof RefusedStep, $exception instanceof StepRefused => [409, []],
+            $exception instanceof WrongDrawer, $exception instanceof TapeTrouble, $exception instanceof AlreadyOut, $exception instanceof RefusedStep, $exception instanceof StepRefused => [409, []],
             $exception instanceof LockWaitTimeoutException => [503, []],
             default => [0, []],
         };
@@ -61,10 +67,10 @@ final readonly class Problem
         return $form === $this->form ? $this->errors[$field] ?? null : null;
     }
 
-    public function typed(string $form, string $field, string $otherwise = ''): string
+    public function typed(string $form, string $field, string|int|null $otherwise = ''): string
     {
         $value = $form === $this->form ? $this->typed[$field] ?? $otherwise : $otherwise;
 
-        return \is_scalar($value) ? (string) $value : $otherwise;
+        return \is_scalar($value) ? (string) $value : (string) $otherwise;
     }
 }

@@ -4,20 +4,27 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Storage;
 
+use Lottel\Core\Colour\InvalidColour;
+use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
 
-/** One pasted line: a name, perhaps a maker and a quantity behind semicolons. */
+/** One pasted line: a name, perhaps a maker, a quantity, themes and a colour behind semicolons. */
 final readonly class PastedThing
 {
     public const MOST_CHARACTERS = 200;
 
-    public function __construct(public string $name, public string $maker = '', public int $quantity = 1)
+    /**
+     * @param list<string> $themes
+     * @param string|null $colour as hex
+     */
+    public function __construct(public string $name, public string $maker = '', public int $quantity = 1, public array $themes = [], public ?string $colour = null, public string $colourName = '')
     {
     }
 
     /**
-     * Reads lines of `name`, `name; maker` or `name; maker; quantity`; empty lines are passed over.
+     * Reads lines of `name; maker; quantity; themes; colour`, of which only the name must be there; themes are parted by
+     * commas, a colour is a hex code or a name. Empty lines are passed over.
      *
      * @return list<self>
      *
@@ -39,7 +46,7 @@ final readonly class PastedThing
     {
         $fields = array_map(trim(...), explode(';', $line));
         [$name, $maker, $quantity] = [$fields[0], $fields[1] ?? '', $fields[2] ?? ''];
-        if (\count($fields) > 3) {
+        if (\count($fields) > 5) {
             throw InvalidPaste::tooManyFields($number);
         }
         if ('' === $name) {
@@ -52,7 +59,23 @@ final readonly class PastedThing
             throw InvalidPaste::badQuantity($number);
         }
 
-        return new self($name, $maker, '' === $quantity ? 1 : (int) $quantity);
+        $themes = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $fields[3] ?? '')), static fn (string $theme): bool => '' !== $theme)));
+        [$colour, $colourName] = self::colour($fields[4] ?? '', $number);
+
+        return new self($name, $maker, '' === $quantity ? 1 : (int) $quantity, $themes, $colour, $colourName);
+    }
+
+    /** @return array{string|null, string} */
+    private static function colour(string $text, int $number): array
+    {
+        if (!str_starts_with($text, '#')) {
+            return [null, mb_substr($text, 0, 60)];
+        }
+        try {
+            return [Srgb::ofHex($text)->hex(), ''];
+        } catch (InvalidColour) {
+            throw InvalidPaste::badColour($number);
+        }
     }
 
     /** Returns how such a thing is counted: as its kind usually is, and by count where there are several. */

@@ -7,7 +7,7 @@ namespace Lottel\Core\Storage;
 /** A place that a template would make. */
 final readonly class PlannedPlace
 {
-    public function __construct(public Address $address, public string $kind, public string $name, public Front $front)
+    public function __construct(public Address $address, public string $kind, public string $name, public Front $front, public Box $inside)
     {
     }
 }

@@ -5,17 +5,24 @@ declare(strict_types=1);
 namespace Lottel\Core\Storage;
 
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Round\Access;
 
-/** The usual furniture, with its usual outer sizes in millimetres (common practice, no source). */
+/** The usual furniture, with its usual sizes in millimetres (common practice, no source). */
 enum UnitTemplate: string
 {
     case Chest = 'chest';
     case Cubes = 'cubes';
     case Cart = 'cart';
+    case Cabinet = 'cabinet';
     case Shelf = 'shelf';
+    case Binders = 'binders';
     case Rail = 'rail';
+    case Pegboard = 'pegboard';
+    case Carousel = 'carousel';
+    case Top = 'top';
 
-    private const MARGIN_MM = 18;
+    public const MOST_ROWS = 40;
+    public const MOST_COLUMNS = 20;
 
     /** Returns what people call it. */
     public function label(): string
@@ -24,8 +31,13 @@ enum UnitTemplate: string
             self::Chest => 'Drawer chest',
             self::Cubes => 'Cube shelf',
             self::Cart => 'Cart with tiers',
-            self::Shelf => 'Shelf',
+            self::Cabinet => 'Cabinet with doors',
+            self::Shelf => 'Shelf rack',
+            self::Binders => 'Binder shelf',
             self::Rail => 'Wall rail with hooks',
+            self::Pegboard => 'Pegboard',
+            self::Carousel => 'Carousel',
+            self::Top => 'Top of a wardrobe',
         };
     }
 
@@ -36,83 +48,102 @@ enum UnitTemplate: string
             self::Chest => 'drawer',
             self::Cubes => 'cubby',
             self::Cart => 'tier',
-            self::Shelf => 'shelf',
-            self::Rail => 'hook',
+            self::Cabinet, self::Shelf => 'shelf',
+            self::Binders => 'binder',
+            self::Rail, self::Pegboard => 'hook',
+            self::Carousel => 'pocket',
+            self::Top => 'spot',
         };
     }
 
     public function hasColumns(): bool
     {
-        return self::Cubes === $this || self::Rail === $this;
+        return !\in_array($this, [self::Chest, self::Cart, self::Cabinet, self::Shelf], true);
     }
 
-    /**
-     * Returns the outer width, height and depth and the height above the floor.
-     *
-     * @return array{width: Length, height: Length, depth: Length, above_floor: Length}
-     *
-     * @throws InvalidUnit if rows or columns are out of range
-     */
-    public function size(int $rows, int $columns = 1): array
+    /** How one gets into its places. */
+    public function access(): Access
     {
-        $this->check($rows, $columns);
-        [$width, $height, $depth, $floor] = match ($this) {
+        return match ($this) {
+            self::Chest => Access::Drawer,
+            self::Cabinet => Access::Door,
+            default => Access::Open,
+        };
+    }
+
+    /** Whether its places carry little, as plastic drawers and hooks do: grams, or null where weight is no matter. */
+    public function mostGrams(): ?int
+    {
+        return match ($this) {
+            self::Chest => 6000,
+            self::Cart => 8000,
+            self::Rail, self::Pegboard => 1500,
+            self::Carousel => 2000,
+            default => null,
+        };
+    }
+
+    /** @return list<string> the words of a place's opening and of what its rows and columns are */
+    public function words(): array
+    {
+        return match ($this) {
+            self::Chest => ['drawers', ''],
+            self::Cart => ['tiers', ''],
+            self::Cabinet, self::Shelf => ['shelves', ''],
+            self::Cubes => ['rows of cubes', 'cubes in a row'],
+            self::Binders => ['shelves', 'binders on each'],
+            self::Rail, self::Pegboard => ['rows of hooks', 'hooks in a row'],
+            self::Carousel => ['tiers', 'pockets around'],
+            self::Top => ['rows', 'spots side by side'],
+        };
+    }
+
+    /** Returns the unit as it usually comes, or in a size and with rows of one's own. */
+    public function plan(string $letters, int $rows, int $columns = 1, ?UnitSize $size = null): UnitPlan
+    {
+        return UnitPlan::of($this, $letters, $rows, $columns, $size ?? new UnitSize());
+    }
+
+    /** @return array{int, int, int, int} the usual outer width, height and depth and the height above the floor, in millimetres */
+    public function usualSize(int $rows, int $columns): array
+    {
+        return match ($this) {
             self::Chest => [400, 120 * $rows + 36, 450, 0],
             self::Cubes => [330 * $columns + 36, 330 * $rows + 36, 390, 0],
             self::Cart => [420, 260 * $rows + 36, 350, 0],
+            self::Cabinet => [800, 300 * $rows + 36, 400, 0],
             self::Shelf => [800, 280 * $rows + 36, 300, 0],
+            self::Binders => [75 * $columns + 36, 340 * $rows + 36, 300, 0],
             self::Rail => [90 * $columns + 36, 180 * $rows + 36, 80, 1200],
+            self::Pegboard => [75 * $columns + 36, 150 * $rows + 36, 60, 1000],
+            self::Carousel => [110 * $columns + 36, 140 * $rows + 36, 320, 750],
+            self::Top => [300 * $columns + 36, 300 * $rows + 36, 550, 1950],
         };
-
-        return ['width' => self::mm($width), 'height' => self::mm($height), 'depth' => self::mm($depth), 'above_floor' => self::mm($floor)];
     }
 
     /**
-     * Returns the places from top to bottom, from left to right. Places of one column are numbered by row alone.
+     * Returns what is lost between a place's front and its inside: over the width, the height and the depth, in millimetres,
+     * for runners, bottoms, lips and backs.
      *
-     * @return list<PlannedPlace>
-     *
-     * @throws InvalidUnit if rows or columns are out of range
-     * @throws InvalidAddress if the unit's letters cannot begin an address
+     * @return array{int, int, int}
      */
-    public function places(string $letters, int $rows, int $columns = 1): array
+    public function walls(): array
     {
-        $size = $this->size($rows, $columns);
-        $columns = $this->hasColumns() ? $columns : 1;
-        $width = intdiv($size['width']->ticks - 2 * self::mm(self::MARGIN_MM)->ticks, $columns);
-        $height = intdiv($size['height']->ticks - 2 * self::mm(self::MARGIN_MM)->ticks, $rows);
-        $places = [];
-        for ($row = 0; $row < $rows; ++$row) {
-            for ($column = 0; $column < $columns; ++$column) {
-                $places[] = new PlannedPlace(
-                    Address::of($letters, $row * $columns + $column + 1),
-                    $this->placeKind(),
-                    '',
-                    new Front(
-                        Length::ofTicks(self::mm(self::MARGIN_MM)->ticks + $column * $width),
-                        Length::ofTicks(self::mm(self::MARGIN_MM)->ticks + $row * $height),
-                        Length::ofTicks($width),
-                        Length::ofTicks($height),
-                    ),
-                );
-            }
-        }
-
-        return $places;
+        return match ($this) {
+            self::Chest => [34, 26, 45],
+            self::Cubes => [4, 4, 20],
+            self::Cart => [20, 60, 20],
+            self::Cabinet => [24, 24, 40],
+            self::Shelf => [6, 24, 10],
+            self::Binders => [5, 20, 20],
+            self::Carousel => [8, 10, 200],
+            default => [4, 4, 10],
+        };
     }
 
-    private function check(int $rows, int $columns): void
+    /** Returns the margin around the places, as a length. */
+    public static function margin(): Length
     {
-        if ($rows < 1 || $rows > 40) {
-            throw InvalidUnit::rowsOutOfRange(1, 40);
-        }
-        if ($this->hasColumns() && ($columns < 1 || $columns > 20)) {
-            throw InvalidUnit::columnsOutOfRange(1, 20);
-        }
-    }
-
-    private static function mm(int $millimetres): Length
-    {
-        return Length::ofTenthMillimetres(10 * $millimetres);
+        return Length::ofTenthMillimetres(180);
     }
 }

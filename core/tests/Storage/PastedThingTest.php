@@ -19,10 +19,19 @@ final class PastedThingTest extends TestCase
         self::assertSame([['Lighthouse and gulls', '', 1], ['Petrel card', 'Marrowlight Paper', 24], ['Terns', '', 3]], array_map(static fn (PastedThing $thing): array => [$thing->name, $thing->maker, $thing->quantity], $things));
     }
 
+    public function testThemesAndAColourMayFollow(): void
+    {
+        [$gulls, $card, $plain] = PastedThing::lines("Gulls; Oddling; 1; seabirds, sea , ; #1F5C6B\nCard;;;;Petrel\nPlain;;;;");
+        self::assertSame([['seabirds', 'sea'], '#1f5c6b', ''], [$gulls->themes, $gulls->colour, $gulls->colourName]);
+        self::assertSame([[], null, 'Petrel'], [$card->themes, $card->colour, $card->colourName]);
+        self::assertSame([[], null, '', 1], [$plain->themes, $plain->colour, $plain->colourName, $plain->quantity]);
+    }
+
     /** @return iterable<array{string, string}> */
     public static function broken(): iterable
     {
-        yield ["a\nb;c;1;d", 'Line 2 has too many'];
+        yield ["a\nb;c;1;d;e;f", 'Line 2 has too many'];
+        yield ['b;c;1;d;#12', 'line 1'];
         yield [';Oddling', 'Line 1 has no name'];
         yield [str_repeat('x', 201), 'Line 1 is too long'];
         yield ["a\n\nb;c;0", 'line 3'];

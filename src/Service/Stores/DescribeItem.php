@@ -8,12 +8,13 @@ use App\Entity\Item;
 use App\Service\FindIndex;
 use App\Service\StepRefused;
 use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Log\Tracking;
 
 /** Keeps an item's record in the catalogue. */
 final readonly class DescribeItem
 {
-    public function __construct(private Connection $database, private FindIndex $index)
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index)
     {
     }
 
@@ -27,10 +28,44 @@ final readonly class DescribeItem
         $this->index->item($item);
     }
 
-    public function belongTogether(Item $one, Item $other): void
+    /** A new item with the same record, beside the first; nothing of it is in the room yet. */
+    public function duplicate(Item $item): Item
+    {
+        $twin = new Item(mb_substr($item->name, 0, 193).' (copy)', $item->kind, $item->tracking, $item->home);
+        [$twin->maker, $twin->themes, $twin->colour, $twin->colourName, $twin->sentiments, $twin->note, $twin->hazards] = [$item->maker, $item->themes, $item->colour, $item->colourName, $item->sentiments, $item->note, $item->hazards];
+        [$twin->width, $twin->height, $twin->depth, $twin->grams, $twin->collection, $twin->season, $twin->isMulticolour, $twin->details] = [$item->width, $item->height, $item->depth, $item->grams, $item->collection, $item->season, $item->isMulticolour, $item->details];
+        $this->entities->persist($twin);
+        $this->index->item($twin);
+
+        return $twin;
+    }
+
+    /**
+     * Changes what is given of several items at once; what is not given stays.
+     *
+     * @param list<Item> $items
+     */
+    public function several(array $items, BulkChange $change): void
+    {
+        foreach ($items as $item) {
+            $item->maker = $change->maker ?? $item->maker;
+            $item->collection = $change->collection ?? $item->collection;
+            $item->season = $change->season ?? $item->season;
+            if (null !== $change->kind) {
+                $item->kind = $change->kind;
+            }
+            if (null !== $change->theme) {
+                $item->themes = array_values(array_unique([...$item->themes, $change->theme]));
+            }
+            $this->index->item($item);
+        }
+    }
+
+    /** @param bool $isTogether whether they share one pocket, as a stamp set and its dies may */
+    public function belongTogether(Item $one, Item $other, bool $isTogether = false): void
     {
         $ids = [(int) $one->id, (int) $other->id];
         sort($ids);
-        $this->database->executeStatement('INSERT INTO companion (item_id, other_id) VALUES (?, ?) ON CONFLICT DO NOTHING', $ids);
+        $this->database->executeStatement('INSERT INTO companion (item_id, other_id, is_together) VALUES (?, ?, ?) ON CONFLICT (item_id, other_id) DO UPDATE SET is_together = excluded.is_together', [...$ids, (int) $isTogether]);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Service\Stores;
 use App\Entity\Item;
 use App\Entity\Place;
 use App\Service\FindIndex;
+use App\Service\Labels\LabelQueue;
 use App\Service\LogBook;
 use App\Service\Step;
 use App\Service\StepRefused;
@@ -17,7 +18,7 @@ use Lottel\Core\Log\Reason;
 /** Where things belong, and bringing them there outside of a kit. */
 final readonly class KeepHomes
 {
-    public function __construct(private LogBook $log, private FindIndex $index)
+    public function __construct(private LogBook $log, private FindIndex $index, private LabelQueue $labels)
     {
     }
 
@@ -27,6 +28,9 @@ final readonly class KeepHomes
         $old = $item->home;
         $item->home = $home;
         $this->index->item($item);
+        if (null !== $old && $old !== $home) {
+            $this->labels->wishForThing($item, 'moved');
+        }
         foreach (array_filter([$old, $this->log->notFiled()]) as $from) {
             $quantity = $this->log->quantity($item, $from);
             if ($quantity > 0 && $from !== $home) {

@@ -7,8 +7,10 @@ namespace App\Service\Stores;
 use App\Entity\Item;
 use App\Entity\Place;
 use App\Service\FindIndex;
+use App\Service\Labels\LabelQueue;
 use App\Service\LogBook;
 use App\Service\Step;
+use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
@@ -19,7 +21,7 @@ use Lottel\Core\Storage\PastedThing;
 /** Takes new things into a place; they inherit what the place says about what belongs there. */
 final readonly class TakeIn
 {
-    public function __construct(private EntityManagerInterface $entities, private LogBook $log, private FindIndex $index)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private LogBook $log, private FindIndex $index, private LabelQueue $labels)
     {
     }
 
@@ -39,12 +41,24 @@ final readonly class TakeIn
         $tracking = $thing->tracking($kind);
         $item = new Item($thing->name, $kind, $tracking, PlaceNature::Storage === $place->nature ? $place : null);
         $item->maker = '' === $thing->maker ? $place->saysMaker : $thing->maker;
-        $item->themes = '' === $place->saysTheme ? [] : [$place->saysTheme];
+        $item->themes = [] !== $thing->themes || '' === $place->saysTheme ? $thing->themes : [$place->saysTheme];
+        $item->colourName = $thing->colourName;
+        $item->colour = $thing->colour ?? $this->colourCalled($thing->colourName);
+        $item->season = $place->season;
         $this->entities->persist($item);
         $this->index->item($item);
+        $this->labels->wishForThing($item, 'new');
         $this->stock($step, $item, $place, $thing->takenIn($tracking), Outside::Bought, $note);
 
         return $item;
+    }
+
+    /** A colour that something else of the same name has. */
+    private function colourCalled(string $name): ?string
+    {
+        $colour = '' === $name ? false : $this->database->fetchOne('SELECT colour FROM item WHERE colour_name = ? COLLATE NOCASE AND colour IS NOT NULL LIMIT 1', [$name]);
+
+        return false === $colour ? null : (string) $colour;
     }
 
     /** More of what the catalogue knows already. */

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Label;
+
+/** What a label is for, with its usual size (trade.md, section 4, where it says one; otherwise common practice, no source). */
+enum LabelFormat: string
+{
+    case Front = 'front';
+    case BoxEnd = 'box end';
+    case Tab = 'tab';
+    case Divider = 'divider';
+    case DieBack = 'die back';
+    case Lid = 'lid';
+    case Swatch = 'swatch';
+    case Layer = 'layer';
+    case Contents = 'contents';
+
+    /** Returns what people call it. */
+    public function label(): string
+    {
+        return match ($this) {
+            self::Front => 'Drawer front',
+            self::BoxEnd => 'Box end',
+            self::Tab => 'Folder tab, folded over the edge',
+            self::Divider => 'Divider, above 11 in paper',
+            self::DieBack => 'Back of a die sheet',
+            self::Lid => 'Jar lid',
+            self::Swatch => 'Swatch with its colour',
+            self::Layer => 'Lower layer',
+            self::Contents => 'Contents of a box',
+        };
+    }
+
+    /** Returns the usual width and height in tenths of a millimetre. */
+    public function size(): LabelSize
+    {
+        return match ($this) {
+            self::Front => new LabelSize(700, 250),
+            self::BoxEnd => new LabelSize(1000, 500),
+            self::Tab => new LabelSize(762, 160),
+            self::Divider => new LabelSize(1000, 191),
+            self::DieBack => new LabelSize(700, 200),
+            self::Lid => new LabelSize(380, 380),
+            self::Swatch => new LabelSize(450, 300),
+            self::Layer => new LabelSize(700, 150),
+            self::Contents => new LabelSize(1050, 1480),
+        };
+    }
+
+    public function isRound(): bool
+    {
+        return self::Lid === $this;
+    }
+
+    /** Whether it is for an item, not for a place. */
+    public function isForItem(): bool
+    {
+        return self::DieBack === $this || self::Swatch === $this || self::Lid === $this;
+    }
+
+    /** Returns the format that a kind of place usually has. */
+    public static function forPlace(string $kind): self
+    {
+        return match ($kind) {
+            'box', 'cubby', 'tier', 'basket' => self::BoxEnd,
+            'folder', 'page' => self::Tab,
+            'jar' => self::Lid,
+            'layer' => self::Layer,
+            default => self::Front,
+        };
+    }
+}

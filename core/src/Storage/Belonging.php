@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Storage;
+
+use Lottel\Core\Colour\Family;
+use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\Srgb;
+
+/** What a place says belongs in it; what it leaves out, it does not mind. */
+final readonly class Belonging
+{
+    public function __construct(public ?Kind $kind = null, public string $maker = '', public string $theme = '', public string $colour = '', public string $season = '')
+    {
+    }
+
+    /** Returns why a thing does not belong here, or null where it does. */
+    public function excludes(Thing $thing): ?string
+    {
+        if (null !== $this->kind && $this->kind !== $thing->kind && Kind::Other !== $thing->kind) {
+            return \sprintf('%s, not %s', $thing->kind->value, $this->kind->value);
+        }
+        if ('' !== $this->maker && '' !== $thing->maker && 0 !== strcasecmp($this->maker, $thing->maker)) {
+            return \sprintf('by %s, not by %s', $thing->maker, $this->maker);
+        }
+        if ('' !== $this->theme && [] !== $thing->themes && !\in_array(mb_strtolower($this->theme), array_map(mb_strtolower(...), $thing->themes), true)) {
+            return \sprintf('%s, not %s', implode(', ', $thing->themes), $this->theme);
+        }
+        $family = $this->family($thing);
+        if ('' !== $this->colour && null !== $family && $family !== $this->colour) {
+            return \sprintf('%s, not %s', $family, $this->colour);
+        }
+
+        return null;
+    }
+
+    private function family(Thing $thing): ?string
+    {
+        if ($thing->isMulticolour) {
+            return 'multicolour';
+        }
+
+        return null === $thing->colour ? null : Family::of(Lab::of(Srgb::ofHex($thing->colour)))->value;
+    }
+}

@@ -1,0 +1,432 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Entity\Place;
+use App\Entity\Room;
+use App\Entity\Unit;
+use App\Reading\FloorReading;
+use App\Reading\RoomReading;
+use App\Reading\StoreReading;
+use App\Service\FindIndex;
+use App\Service\Outcome;
+use App\Service\Step;
+use App\Service\Stores\ArrangeRoom;
+use App\Service\Stores\BuildUnit;
+use App\Service\Stores\ChangeFurniture;
+use App\Service\Unknown;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Storage\Address;
+use Lottel\Core\Storage\Division;
+use Lottel\Core\Storage\InvalidAddress;
+use Lottel\Core\Storage\RoomLayout;
+use Lottel\Core\Storage\UnitSize;
+use Lottel\Core\Storage\UnitTemplate;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Rooms, floor plans, and furniture that is set up and changed. */
+final class FurnitureController extends Page
+{
+    private const MOST_FIXTURES = 8;
+
+    public function __construct(private readonly RoomReading $room, private readonly FloorReading $floor, private readonly StoreReading $stores, private readonly ChangeFurniture $change)
+    {
+    }
+
+    #[Route('/stores/plan/{id<\d{1,9}>?}', name: 'floor_plan', methods: ['GET'])]
+    public function plan(?int $id = null): Response
+    {
+        return $this->showPlan($id, null);
+    }
+
+    #[Route('/stores/plan/{id<\d{1,9}>}', name: 'keep_plan', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function keepPlan(Request $request, int $id, ArrangeRoom $arrange): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $arrange): Outcome {
+            $room = $this->entities->find(Room::class, $id) ?? throw Unknown::room($id);
+            $layout = $this->layoutFrom($input);
+            $spots = $this->spotsFrom($input);
+            $input->check();
+            $arrange($room, $layout, $spots);
+
+            return new Outcome($this->generateUrl('floor_plan', ['id' => $id]), 'The plan is kept. Rounds follow it from now on.');
+        }, fn (Problem $problem): Response => $this->showPlan($id, $problem));
+    }
+
+    #[Route('/stores/rooms', name: 'add_room', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function addRoom(Request $request): Response
+    {
+        return $this->write($request, function (Input $input): Outcome {
+            $name = $input->text('room_name', 120, true);
+            $input->check();
+            $room = new Room($name, $this->frame->measure(), $this->frame->room()['time_zone']);
+            $room->plan = (new RoomLayout())->toArray();
+            $this->entities->persist($room);
+            $this->entities->flush();
+
+            return new Outcome($this->generateUrl('floor_plan', ['id' => $room->id]), \sprintf('%s is there. Draw its walls, then move units into it or build one.', $name));
+        }, fn (Problem $problem): Response => $this->showPlan(null, $problem));
+    }
+
+    #[Route('/stores/new-unit', name: 'new_unit', methods: ['GET'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function newUnit(): Response
+    {
+        return $this->showNewUnit(null);
+    }
+
+    #[Route('/stores/new-unit', name: 'build_unit', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function build(Request $request, BuildUnit $build): Response
+    {
+        return $this->write($request, function (Input $input) use ($build): Outcome {
+            $template = $input->choice('template', UnitTemplate::class);
+            $letters = $input->text('letters', 3, true);
+            if (!preg_match('/^[a-z]{1,3}$/iD', $letters)) {
+                $input->refuse('letters', 'One to three letters, such as C.');
+            }
+            $name = $input->text('name', 120);
+            $wall = $input->text('wall', 60);
+            $heights = $input->lengths('row_heights');
+            $rows = [] === $heights ? $input->whole('rows', 1, UnitTemplate::MOST_ROWS) : \count($heights);
+            $columns = $template->hasColumns() ? $input->whole('columns', 1, UnitTemplate::MOST_COLUMNS) : 1;
+            $size = new UnitSize($input->length('width', 6000), $input->length('height', 4000), $input->length('depth', 2000), $input->length('above_floor', 4000), $heights);
+            $room = $this->roomFrom($input);
+            $input->check();
+            $places = $build($room, $template, strtoupper($letters), '' === $name ? $template->label() : $name, '' === $wall ? $room->name : $wall, $rows, $columns, $size);
+
+            return new Outcome($this->urlOf($places[0]), \sprintf('%s stands in the room with %d places. Put things into its first one.', strtoupper($letters), \count($places)));
+        }, $this->showNewUnit(...));
+    }
+
+    #[Route('/stores/units/{letters}/change', name: 'change_unit', methods: ['GET'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function changeUnit(string $letters): Response
+    {
+        return $this->showChange($letters, null);
+    }
+
+    #[Route('/stores/units/{letters}/describe', name: 'describe_unit', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function describeUnit(Request $request, string $letters, ArrangeRoom $arrange, FindIndex $index): Response
+    {
+        return $this->change($request, $letters, function (Input $input, Unit $unit) use ($arrange, $index): string {
+            $name = $input->text('name', 120, true);
+            $wall = $input->text('wall', 60, true);
+            $caution = $input->text('caution', 300);
+            $floor = $input->length('above_floor', 4000);
+            $room = $this->roomFrom($input);
+            $input->check();
+            [$unit->name, $unit->wall, $unit->caution, $unit->aboveFloor] = [$name, $wall, $caution, $floor->ticks ?? 0];
+            if ($unit->room !== $room) {
+                $unit->room = $room;
+                $arrange->setDown($unit);
+                $this->entities->flush();
+                $arrange->number();
+            }
+            foreach ($this->placesOf($unit) as $place) {
+                $index->place($place);
+            }
+
+            return 'Written down.';
+        });
+    }
+
+    #[Route('/stores/units/{letters}/row', name: 'add_row', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function addRow(Request $request, string $letters): Response
+    {
+        return $this->change($request, $letters, function (Input $input, Unit $unit): string {
+            $height = $input->length('row_height', 2000);
+            $input->check();
+            $added = $this->change->addRow($unit, $height);
+
+            return \sprintf('%s %s new, and waits for a label.', implode(', ', array_map(static fn (Place $place): string => $place->address, $added)), 1 === \count($added) ? 'is' : 'are');
+        });
+    }
+
+    #[Route('/stores/units/{letters}/renumber', name: 'renumber_unit', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function renumber(Request $request, string $letters): Response
+    {
+        return $this->change($request, $letters, function (Input $input, Unit $unit): string {
+            $changed = $this->change->renumber($unit);
+
+            return 0 === $changed ? 'All are in order already.' : \sprintf('%d places have new addresses; their labels wait to be printed.', $changed);
+        });
+    }
+
+    #[Route('/stores/units/{letters}/retire', name: 'retire_unit', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function retireUnit(Request $request, string $letters): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($letters): Outcome {
+            $unit = $this->unit($letters);
+            $this->change->retireUnit($step, $unit);
+
+            return new Outcome($this->generateUrl('stores'), \sprintf('%s is gone from the room. Its log stays.', $letters));
+        }, fn (Problem $problem): Response => $this->showChange($letters, $problem));
+    }
+
+    #[Route('/stores/places/{address}/furniture', name: 'place_furniture', methods: ['GET'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function furniture(string $address): Response
+    {
+        return $this->showFurniture($address, null);
+    }
+
+    #[Route('/stores/places/{address}/divide', name: 'divide_into', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function divideInto(Request $request, string $address, BuildUnit $build): Response
+    {
+        return $this->changePlace($request, $address, function (Input $input, Place $place) use ($build): Outcome {
+            $division = $input->choice('division', Division::class);
+            $isGrid = Division::Grid === $division;
+            $rows = $isGrid ? $input->whole('rows', 1, Division::MOST) : 1;
+            $columns = $isGrid ? $input->whole('columns', 1, Division::MOST) : 1;
+            $input->check();
+            $inner = $build->divideInto($place, $division, $rows, $columns);
+
+            return new Outcome($this->urlOf($place), \sprintf('%s holds %s now; their labels wait to be printed.', $place->address, implode(', ', array_map(static fn (Place $one): string => $one->address, $inner))));
+        });
+    }
+
+    #[Route('/stores/places/{address}/split', name: 'split_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function split(Request $request, string $address): Response
+    {
+        return $this->changePlace($request, $address, function (Input $input, Place $place): Outcome {
+            $parts = $input->whole('parts', 2, 12);
+            $isSideBySide = 'across' === $input->text('direction', 10);
+            $input->check();
+            $new = $this->change->split($place, $parts, $isSideBySide);
+
+            return new Outcome($this->urlOf($place), \sprintf('Beside %s there %s now %s. What was in it is still in %s.', $place->address, 1 === \count($new) ? 'is' : 'are', implode(', ', array_map(static fn (Place $one): string => $one->address, $new)), $place->address));
+        });
+    }
+
+    #[Route('/stores/places/{address}/merge', name: 'merge_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function merge(Request $request, string $address): Response
+    {
+        return $this->changePlace($request, $address, function (Input $input, Place $place, Step $step): Outcome {
+            $with = $this->required($input, 'with');
+            $gone = $with->address;
+            $this->change->merge($step, $place, $with);
+
+            return new Outcome($this->urlOf($place), \sprintf('%s and %s are one now: %s. All that was in them is in it.', $place->address, $gone, $place->address));
+        });
+    }
+
+    #[Route('/stores/places/{address}/address', name: 'readdress_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function readdress(Request $request, string $address): Response
+    {
+        return $this->changePlace($request, $address, function (Input $input, Place $place): Outcome {
+            $typed = $input->text('new_address', 24, true);
+            try {
+                $new = Address::parse($typed);
+            } catch (InvalidAddress $problem) {
+                $input->refuse('new_address', $problem->getMessage());
+            }
+            $input->check();
+            \assert(isset($new));
+            $this->change->readdress($place, $new);
+
+            return new Outcome($this->urlOf($place), \sprintf('It is %s now; its label waits to be printed.', $place->address));
+        });
+    }
+
+    #[Route('/stores/places/{address}/into', name: 'move_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function moveInto(Request $request, string $address): Response
+    {
+        return $this->changePlace($request, $address, function (Input $input, Place $place): Outcome {
+            $outer = $this->required($input, 'outer');
+            $this->change->moveInto($place, $outer);
+
+            return new Outcome($this->urlOf($place), \sprintf('It stands in %s now, as %s, with all that is in it.', $outer->address, $place->address));
+        });
+    }
+
+    #[Route('/stores/places/{address}/empty', name: 'empty_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function empty(Request $request, string $address): Response
+    {
+        return $this->changePlace($request, $address, function (Input $input, Place $place, Step $step): Outcome {
+            $to = $this->required($input, 'to');
+            $moved = $this->change->empty($step, $place, $to);
+
+            return new Outcome($this->generateUrl('place_furniture', ['address' => $place->address]), \sprintf('%d things live in %s now.', $moved, $to->address));
+        });
+    }
+
+    #[Route('/stores/places/{address}/retire', name: 'retire_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function retire(Request $request, string $address): Response
+    {
+        return $this->changePlace($request, $address, function (Input $input, Place $place, Step $step): Outcome {
+            $outer = $place->parent;
+            $unit = $place->unit;
+            $old = $place->address;
+            $this->change->retire($step, $place);
+            $to = null !== $outer ? $this->urlOf($outer) : $this->generateUrl('unit', ['letters' => $unit->letters ?? '']);
+
+            return new Outcome($to, \sprintf('%s is no longer in use. Its log stays.', $old));
+        });
+    }
+
+    /** @param callable(Input, Unit): string $work */
+    private function change(Request $request, string $letters, callable $work): Response
+    {
+        return $this->write($request, function (Input $input) use ($letters, $work): Outcome {
+            $said = $work($input, $this->unit($letters));
+
+            return new Outcome($this->generateUrl('change_unit', ['letters' => $letters]), $said);
+        }, fn (Problem $problem): Response => $this->showChange($letters, $problem));
+    }
+
+    /** @param callable(Input, Place, Step): Outcome $work */
+    private function changePlace(Request $request, string $address, callable $work): Response
+    {
+        return $this->write($request, fn (Input $input, Step $step): Outcome => $work($input, $this->place($address), $step), fn (Problem $problem): Response => $this->showFurniture($address, $problem));
+    }
+
+    private function required(Input $input, string $field): Place
+    {
+        $place = $this->storage($input, $field);
+        if (null === $place) {
+            $input->refuse($field, 'Type the address of a place, such as C3.');
+        }
+        $input->check();
+        \assert(null !== $place);
+
+        return $place;
+    }
+
+    private function roomFrom(Input $input): Room
+    {
+        $rooms = $this->entities->getRepository(Room::class)->findBy([], ['id' => 'ASC']);
+        $id = $input->id('room');
+        foreach ($rooms as $room) {
+            if ($room->id === $id) {
+                return $room;
+            }
+        }
+
+        return $rooms[0] ?? throw Unknown::room($id);
+    }
+
+    private function layoutFrom(Input $input): RoomLayout
+    {
+        $side = fn (string $field): int => $this->millimetres($input, $field, $input->length($field), RoomLayout::LEAST_MM);
+        $width = $side('room_width');
+        $depth = $side('room_depth');
+        $doorAt = intdiv($input->length('door_at')->ticks ?? 0, Length::TICKS_PER_MILLIMETRE);
+        $doorWidth = intdiv($input->length('door_width')->ticks ?? 0, Length::TICKS_PER_MILLIMETRE);
+        if ($doorAt + $doorWidth > $width) {
+            $input->refuse('door_at', 'The door would be outside the wall.');
+        }
+        $fixtures = [];
+        foreach (\array_slice($input->list('fixture'), 0, self::MOST_FIXTURES) as $index => $name) {
+            $sides = array_map(fn (string $field): int => $this->whole($input->list($field)[$index] ?? ''), ['fixture_x', 'fixture_y', 'fixture_width', 'fixture_depth']);
+            if ('' !== trim($name) && $sides[2] > 0 && $sides[3] > 0) {
+                $fixtures[] = ['name' => mb_substr(trim(mb_scrub($name)), 0, 40), 'x' => $sides[0], 'y' => $sides[1], 'width' => $sides[2], 'depth' => $sides[3]];
+            }
+        }
+
+        return new RoomLayout($width, $depth, $doorAt, $doorWidth, $fixtures);
+    }
+
+    private function millimetres(Input $input, string $field, ?Length $length, int $least): int
+    {
+        $millimetres = intdiv($length->ticks ?? 0, Length::TICKS_PER_MILLIMETRE);
+        if ($millimetres < $least || $millimetres > RoomLayout::MOST_MM) {
+            $input->refuse($field, \sprintf('From %s to %s m.', $least / 1000, RoomLayout::MOST_MM / 1000));
+        }
+
+        return max($least, min(RoomLayout::MOST_MM, $millimetres));
+    }
+
+    /** @return array<int, array{int, int, int}> */
+    private function spotsFrom(Input $input): array
+    {
+        [$xs, $ys, $turns] = [$input->list('x'), $input->list('y'), $input->list('turn')];
+        $spots = [];
+        foreach ($input->list('unit') as $index => $unit) {
+            $turn = (int) ($turns[$index] ?? 0);
+            $x = $this->whole($xs[$index] ?? '');
+            $y = $this->whole($ys[$index] ?? '');
+            if (!\in_array($turn, [0, 90, 180, 270], true) || $x < 0 || $y < 0) {
+                $input->refuse('plan', 'Give whole millimetres from the left and from the upper wall, and a turn of 0, 90, 180 or 270.');
+            }
+            $spots[(int) $unit] = [max(0, $x), max(0, $y), \in_array($turn, [0, 90, 180, 270], true) ? $turn : 0];
+        }
+
+        return $spots;
+    }
+
+    private function whole(string $text): int
+    {
+        return preg_match('/^\d{1,6}$/D', trim($text)) ? (int) trim($text) : -1;
+    }
+
+    /** @return list<Place> */
+    private function placesOf(Unit $unit): array
+    {
+        return $this->entities->getRepository(Place::class)->findBy(['unit' => $unit, 'retiredAt' => null]);
+    }
+
+    private function unit(string $letters): Unit
+    {
+        return $this->entities->getRepository(Unit::class)->findOneBy(['letters' => strtoupper($letters)]) ?? throw Unknown::unit($letters);
+    }
+
+    private function showPlan(?int $id, ?Problem $problem): Response
+    {
+        $rooms = $this->floor->rooms();
+        $shown = null === $id ? reset($rooms) : ($rooms[$id] ?? throw Unknown::room($id));
+
+        return $this->render('stores/plan.html.twig', ['rooms' => $rooms, 'shown' => $shown, 'problem' => $problem]);
+    }
+
+    private function showNewUnit(?Problem $problem): Response
+    {
+        $used = array_column($this->room->units(), 'letters');
+        $free = array_values(array_diff(range('A', 'Z'), ['I', 'O'], $used))[0] ?? '';
+
+        return $this->render('stores/new_unit.html.twig', ['templates' => UnitTemplate::cases(), 'letter' => $free, 'is_first' => [] === $used, 'rooms' => $this->floor->rooms(), 'problem' => $problem]);
+    }
+
+    private function showChange(string $letters, ?Problem $problem): Response
+    {
+        foreach ($this->room->units() as $id => $unit) {
+            if (strtoupper($letters) === $unit['letters']) {
+                return $this->render('stores/change_unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesByUnit((int) $id)[(int) $id] ?? [], 'rooms' => $this->floor->rooms(), 'problem' => $problem]);
+            }
+        }
+        throw Unknown::unit($letters);
+    }
+
+    private function showFurniture(string $address, ?Problem $problem): Response
+    {
+        $place = $this->stores->place($this->frame->address($address)) ?? throw Unknown::place($address);
+
+        return $this->render('stores/furniture.html.twig', ['place' => $place, 'lives_here' => $this->stores->livesIn((int) $place['id']), 'lit' => $this->room->lit([$place['id']]), 'problem' => $problem]);
+    }
+
+    private function urlOf(Place $place): string
+    {
+        return $this->generateUrl('place', ['address' => $place->address]);
+    }
+}

@@ -1,0 +1,265 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Reading\RoomReading;
+use App\Reading\StoreReading;
+use App\Service\Labels\LabelPdf;
+use App\Service\Labels\LabelPng;
+use App\Service\Labels\LabelQueue;
+use App\Service\Labels\LabelSheets;
+use App\Service\Labels\LabelSvg;
+use App\Service\Labels\MakeLabels;
+use App\Service\Labels\SimulatedTapePrinter;
+use App\Service\Labels\TapePrinter;
+use App\Service\Outcome;
+use App\Service\Unknown;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Label\InvalidLabel;
+use Lottel\Core\Label\LabelDrawing;
+use Lottel\Core\Label\LabelFormat;
+use Lottel\Core\Label\LabelLayout;
+use Lottel\Core\Label\LabelSize;
+use Lottel\Core\Label\LabelText;
+use Lottel\Core\Label\Tape;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Labels: those that wait, single ones, sheets of them, tape, and the legend of a unit. */
+final class LabelController extends Page
+{
+    private const MOST = 500;
+
+    public function __construct(private readonly MakeLabels $make, private readonly LabelLayout $layout, private readonly LabelSvg $svg, private readonly StoreReading $stores, private readonly LabelSheets $sheets, private readonly LabelQueue $queue)
+    {
+    }
+
+    #[Route('/stores/labels', name: 'labels', methods: ['GET'])]
+    public function index(): Response
+    {
+        return $this->showQueue(null);
+    }
+
+    #[Route('/stores/labels.pdf', name: 'label_sheet', methods: ['GET'])]
+    public function sheet(Request $request, LabelPdf $pdf): Response
+    {
+        $wishes = $this->chosen($request->query->all()['wish'] ?? []);
+        if ([] === $wishes) {
+            return $this->showQueue('Choose at least one label.');
+        }
+        try {
+            $hasCode = $request->query->has('code');
+            $drawings = array_map(fn (array $wish): LabelDrawing => $this->layout->draw(LabelFormat::from((string) $wish['format']), $this->make->ofWish($wish, $hasCode)), $wishes);
+            $sheet = $this->sheets->named($request->query->getString('sheet'), $drawings);
+            $start = preg_match('/^\d{1,4}$/D', $request->query->getString('start', '1')) ? $request->query->getInt('start', 1) : 0;
+            foreach ($drawings as $index => $drawing) {
+                if (!$sheet->holds($drawing->size)) {
+                    throw InvalidLabel::doesNotFit((string) ($wishes[$index]['address'] ?? $wishes[$index]['item_name']));
+                }
+            }
+
+            return $this->document($pdf->set($drawings, $sheet, $start, $this->sheets->isPlain($request->query->getString('sheet'))), 'application/pdf', 'labels.pdf');
+        } catch (InvalidLabel $problem) {
+            return $this->showQueue($problem->getMessage());
+        }
+    }
+
+    #[Route('/stores/labels/printed', name: 'labels_printed', methods: ['POST'])]
+    public function printed(Request $request): Response
+    {
+        return $this->write($request, function (Input $input): Outcome {
+            $wishes = array_map(intval(...), $input->list('wish'));
+            $this->queue->printed($wishes);
+
+            return new Outcome($this->generateUrl('labels'), \sprintf('%d %s done.', \count($wishes), 1 === \count($wishes) ? 'label is' : 'labels are'));
+        }, fn (Problem $problem): Response => $this->showQueue($problem->message));
+    }
+
+    #[Route('/stores/labels/sheets', name: 'add_label_sheet', methods: ['POST'])]
+    public function addSheet(Request $request): Response
+    {
+        return $this->write($request, function (Input $input): Outcome {
+            $name = $input->text('sheet_name', 60, true);
+            $tenths = static fn (string $field): int => intdiv($input->length($field)->ticks ?? 0, 32);
+            $measures = [$tenths('page_width'), $tenths('page_height'), $tenths('left'), $tenths('top'), $input->whole('sheet_columns', 1, 50), $input->whole('sheet_rows', 1, 100), $tenths('label_width'), $tenths('label_height'), $tenths('gap_across'), $tenths('gap_down')];
+            $input->check();
+            $this->sheets->add($name, $measures);
+
+            return new Outcome($this->generateUrl('labels'), \sprintf('%s is on the list of sheets.', $name));
+        }, fn (Problem $problem): Response => $this->showQueue(null, $problem));
+    }
+
+    #[Route('/stores/places/{address}/label', name: 'label_of_place', methods: ['GET'])]
+    public function ofPlace(Request $request, string $address): Response
+    {
+        $place = $this->stores->place($this->frame->address($address)) ?? throw Unknown::place($address);
+
+        return $this->showOne($request, 'place', (int) $place['id'], (string) $place['address'], LabelFormat::forPlace((string) $place['kind']), fn (LabelFormat $format, bool $hasCode): LabelText => $this->make->ofPlace($place, $format, $hasCode));
+    }
+
+    #[Route('/items/{id<\d{1,12}>}/label', name: 'label_of_item', methods: ['GET'])]
+    public function ofItem(Request $request, int $id): Response
+    {
+        $item = $this->stores->item($id) ?? throw Unknown::item($id);
+        $format = match ($item['kind']) {
+            'ink', 'paper', 'pen' => LabelFormat::Swatch,
+            'powder', 'embellishment' => LabelFormat::Lid,
+            default => LabelFormat::DieBack,
+        };
+
+        return $this->showOne($request, 'item', $id, (string) $item['name'], $format, fn (LabelFormat $chosen, bool $hasCode): LabelText => $this->make->ofItem($item, $chosen, $hasCode));
+    }
+
+    #[Route('/stores/labels/{subject<place|item>}/{id<\d{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
+    public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf): Response
+    {
+        [$format, $size, $hasCode] = $this->asked($request, LabelFormat::Front);
+        $drawing = $this->layout->draw($format, $this->textOf($subject, $id, $format, $hasCode), $size);
+
+        return match ($type) {
+            'svg' => $this->document($this->svg->write($drawing), 'image/svg+xml', 'label.svg', $request->query->has('download')),
+            'png' => $this->document($png->paint($drawing), 'image/png', 'label.png', $request->query->has('download')),
+            default => $this->document($pdf->set([$drawing], $this->sheets->single($drawing->size), 1, false), 'application/pdf', 'label.pdf', $request->query->has('download')),
+        };
+    }
+
+    #[Route('/stores/labels/{subject<place|item>}/{id<\d{1,12}>}/wish', name: 'wish_label', methods: ['POST'])]
+    public function wish(Request $request, string $subject, int $id): Response
+    {
+        return $this->write($request, function (Input $input) use ($subject, $id): Outcome {
+            $format = $input->choice('format', LabelFormat::class);
+            $input->check();
+            if ('place' === $subject) {
+                $this->queue->wishForPlace($this->placeNumber($id), 'asked for', $format);
+            } else {
+                $this->queue->wishForItem($this->item($id), 'asked for', $format);
+            }
+
+            return new Outcome($this->generateUrl('labels'), 'It waits with the others.');
+        }, fn (Problem $problem): Response => $this->showQueue($problem->message));
+    }
+
+    #[Route('/stores/tape', name: 'tape', methods: ['GET'])]
+    public function tape(TapePrinter $printer): Response
+    {
+        return $this->showTape($printer, null);
+    }
+
+    #[Route('/stores/tape', name: 'print_tape', methods: ['POST'])]
+    public function printTape(Request $request, TapePrinter $printer): Response
+    {
+        return $this->write($request, function (Input $input) use ($printer): Outcome {
+            $tape = Tape::tryFrom($input->whole('tape', 1, 99)) ?? throw InvalidLabel::tape();
+            $wishes = $this->chosen($input->list('wish'));
+            $input->check();
+            $printed = [];
+            foreach ($wishes as $wish) {
+                $text = $this->make->ofWish($wish, true);
+                $printer->print($this->layout->tape($text, $tape->height()), $text->head);
+                $printed[] = (int) $wish['wish'];
+            }
+            $this->queue->printed($printed);
+
+            return new Outcome($this->generateUrl('tape'), [] === $printed ? 'Nothing was chosen.' : \sprintf('%d on tape, cut and ready.', \count($printed)));
+        }, fn (Problem $problem): Response => $this->showTape($printer, $problem));
+    }
+
+    #[Route('/stores/tape/set', name: 'set_tape', methods: ['POST'])]
+    public function setTape(Request $request, SimulatedTapePrinter $printer): Response
+    {
+        return $this->write($request, function (Input $input) use ($printer): Outcome {
+            $do = $input->text('do', 10);
+            if ('jam' === $do || 'clear' === $do) {
+                $printer->jam('jam' === $do);
+            } else {
+                $tape = Tape::tryFrom($input->whole('tape', 1, 99)) ?? throw InvalidLabel::tape();
+                $printer->load($tape, 'short' === $do ? 250 : SimulatedTapePrinter::FULL);
+            }
+
+            return new Outcome($this->generateUrl('tape'), match ($do) {
+                'jam' => 'It is jammed.',
+                'clear' => 'The jam is cleared.',
+                default => 'A tape is in the printer.',
+            });
+        }, fn (Problem $problem): Response => $this->showTape($printer, $problem));
+    }
+
+    #[Route('/stores/units/{letters}/legend', name: 'legend', methods: ['GET'])]
+    public function legend(string $letters, RoomReading $room): Response
+    {
+        foreach ($room->units() as $id => $unit) {
+            if (strtoupper($letters) === $unit['letters']) {
+                $places = $room->placesByUnit((int) $id)[(int) $id] ?? [];
+
+                return $this->render('labels/legend.html.twig', ['unit' => $unit, 'places' => $places, 'things' => $this->stores->namesByPlace((int) $id)]);
+            }
+        }
+        throw Unknown::unit($letters);
+    }
+
+    private function textOf(string $subject, int $id, LabelFormat $format, bool $hasCode): LabelText
+    {
+        if ('place' === $subject) {
+            return $this->make->ofPlace($this->stores->placeNumber($id) ?? throw Unknown::place((string) $id), $format, $hasCode);
+        }
+
+        return $this->make->ofItem($this->stores->item($id) ?? throw Unknown::item($id), $format, $hasCode);
+    }
+
+    /** @param callable(LabelFormat, bool): LabelText $text */
+    private function showOne(Request $request, string $subject, int $id, string $title, LabelFormat $usual, callable $text): Response
+    {
+        $error = null;
+        try {
+            [$format, $size, $hasCode] = $this->asked($request, $usual);
+        } catch (InvalidLabel $problem) {
+            [$format, $size, $hasCode, $error] = [$usual, null, true, $problem->getMessage()];
+        }
+        $drawing = $this->layout->draw($format, $text($format, $hasCode), $size);
+
+        return $this->render('labels/one.html.twig', [
+            'subject' => $subject, 'id' => $id, 'title' => $title, 'format' => $format, 'formats' => LabelFormat::cases(), 'size' => $drawing->size, 'has_code' => $hasCode, 'error' => $error,
+            'drawing' => $this->svg->write($drawing, min(2.0, 1600 / $drawing->size->width)),
+            'query' => ['format' => $format->value, 'width' => $drawing->size->width / 10, 'height' => $drawing->size->height / 10] + ($hasCode ? ['code' => 1] : []),
+        ], new Response(status: null === $error ? 200 : 422));
+    }
+
+    /** @return array{LabelFormat, LabelSize, bool} */
+    private function asked(Request $request, LabelFormat $usual): array
+    {
+        $format = LabelFormat::tryFrom($request->query->getString('format')) ?? $usual;
+        $side = static fn (string $key, int $otherwise): int => preg_match('/^\d{1,3}([.,]\d)?$/D', $request->query->getString($key)) ? (int) round(10 * (float) str_replace(',', '.', $request->query->getString($key))) : ('' === $request->query->getString($key, '') ? $otherwise : 0);
+        $size = $format->size();
+        $isNew = '' !== $request->query->getString('was') && $request->query->getString('was') !== $format->value;
+
+        return [$format, $isNew ? $size : new LabelSize($side('width', $size->width), $side('height', $size->height)), $request->query->has('code') || !$request->query->has('format')];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function chosen(mixed $ids): array
+    {
+        $wanted = array_fill_keys(array_map(static fn (mixed $id): int => is_numeric($id) ? (int) $id : 0, \is_array($ids) ? $ids : []), true);
+
+        return array_values(array_filter($this->make->waiting(self::MOST), static fn (array $wish): bool => isset($wanted[(int) $wish['wish']])));
+    }
+
+    private function showQueue(?string $error, ?Problem $problem = null): Response
+    {
+        return $this->render('labels/index.html.twig', ['waiting' => $this->make->waiting(self::MOST), 'formats' => array_column(array_map(static fn (LabelFormat $format): array => [$format->value, $format->label()], LabelFormat::cases()), 1, 0), 'sheets' => $this->sheets->names(), 'error' => $error, 'problem' => $problem], new Response(status: null === $error ? 200 : 422));
+    }
+
+    private function showTape(TapePrinter $printer, ?Problem $problem): Response
+    {
+        return $this->render('labels/tape.html.twig', ['status' => $printer->status(), 'tapes' => Tape::cases(), 'waiting' => $this->make->waiting(60), 'is_simulated' => $printer instanceof SimulatedTapePrinter, 'problem' => $problem]);
+    }
+
+    private function document(string $content, string $type, string $name, bool $isDownload = false): Response
+    {
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => ($isDownload ? 'attachment' : 'inline').'; filename="'.$name.'"']);
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Controller;
+
+use App\Reading\RoomReading;
+use App\Service\Outcome;
+use App\Service\Scan\ReadLabel;
+use App\Service\Scan\Scanned;
+use App\Service\Scan\ScanOnRound;
+use App\Service\Step;
+use App\Service\Stores\KeepHomes;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Label\ScanCode;
+use Lottel\Core\Storage\Address;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Labels that are read: by the camera, by a hand scanner, or by the stand-in for one. */
+final class ScanController extends Page
+{
+    #[Route('/scan', name: 'scan', methods: ['GET'])]
+    public function page(Request $request, RoomReading $room): Response
+    {
+        return $this->showPage($this->context($request->query->getString('on')), null, $room);
+    }
+
+    #[Route('/scan', name: 'scanned', methods: ['POST'])]
+    public function scanned(Request $request, ReadLabel $read, ScanOnRound $round, KeepHomes $homes, RoomReading $room): Response
+    {
+        $on = $this->context($request->request->getString('on'));
+
+        return $this->write($request, function (Input $input, Step $step) use ($read, $round, $homes, $on): Outcome {
+            $text = $input->text('code', 400, true);
+            $scanned = '' === $text ? null : $read($text);
+            if ('' !== $text && null === $scanned) {
+                $input->refuse('code', \sprintf('“%s” is no label of this room.', mb_strimwidth($text, 0, 40, '…')));
+            }
+            $input->check();
+            \assert(null !== $scanned);
+            [$what, $id] = $on;
+
+            return match ($what) {
+                'pull' => new Outcome($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kit($id), $scanned)),
+                'return' => new Outcome($this->generateUrl('return_kit', ['id' => $id]), $round->bringHome($step, $this->kit($id), $scanned, array_values(array_filter(explode(',', $input->text('cared', 200)))))),
+                'file' => $this->fileIt($step, $id, $scanned, $homes),
+                default => new Outcome($this->urlOf($scanned), ''),
+            };
+        }, fn (Problem $problem): Response => match ($on[0]) {
+            'pull' => $this->forward(PullController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
+            'return' => $this->forward(ReturnController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
+            default => $this->showPage($on, $problem, $room),
+        });
+    }
+
+    private function fileIt(Step $step, int $id, Scanned $scanned, KeepHomes $homes): Outcome
+    {
+        if (null === $scanned->place || !$this->isGranted('ROLE_OWNER')) {
+            return new Outcome($this->urlOf($scanned), '');
+        }
+        $item = $this->item($id);
+        $homes->giveHome($step, $item, $scanned->place);
+
+        return new Outcome($this->generateUrl('queue'), \sprintf('%s lives in %s now.', $item->name, $scanned->place->address));
+    }
+
+    private function urlOf(Scanned $scanned): string
+    {
+        return null !== $scanned->item ? $this->generateUrl('item', ['id' => $scanned->item->id]) : $this->generateUrl('place', ['address' => $scanned->place->address ?? '']);
+    }
+
+    /** @return array{string, int} what is going on, and of which kit or item */
+    private function context(string $on): array
+    {
+        return preg_match('/^(pull|return|file):(\d{1,12})$/D', $on, $m) ? [$m[1], (int) $m[2]] : ['', 0];
+    }
+
+    /** @param array{string, int} $on */
+    private function showPage(array $on, ?Problem $problem, RoomReading $room): Response
+    {
+        $labels = [];
+        $places = $room->places();
+        uasort($places, static fn (array $a, array $b): int => Address::compare((string) $a['address'], (string) $b['address']));
+        foreach ($places as $id => $place) {
+            $labels[(string) ScanCode::ofPlace((int) $id)] = trim($place['address'].' · '.$place['name'], ' ·');
+        }
+
+        return $this->render('scan/page.html.twig', ['on' => $on, 'scan_on' => '' === $on[0] ? '' : $on[0].':'.$on[1], 'labels' => $labels, 'problem' => $problem]);
+    }
+}

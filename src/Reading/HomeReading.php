@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Storage\Belonging;
+use Lottel\Core\Storage\Box;
+use Lottel\Core\Storage\Capacity;
+use Lottel\Core\Storage\Contents;
+use Lottel\Core\Storage\Fit;
+use Lottel\Core\Storage\Handling;
+use Lottel\Core\Storage\HomeCandidate;
+use Lottel\Core\Storage\HomeProposal;
+use Lottel\Core\Storage\HomeRanking;
+use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\Reach;
+use Lottel\Core\Storage\TypicalSize;
+use Lottel\Core\Storage\UnitTemplate;
+
+/** Homes for things that have none, things that ask to be filed, and how full places are. */
+final class HomeReading
+{
+    private const SAMPLE = 10;
+    private const PROPOSALS = 3;
+
+    /** @var list<array<string, mixed>>|null */
+    private ?array $places = null;
+
+    public function __construct(private readonly Connection $database, private readonly FloorReading $floor)
+    {
+    }
+
+    /** @return list<array<string, mixed>> things in a basket of new things that have been used often enough to be filed */
+    public function toBeFiled(): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT i.*, p.address AS home, p.file_after_uses, b.quantity, count(DISTINCT m.kit_id) AS uses
+             FROM place p JOIN item i ON i.home_id = p.id JOIN balance b ON b.item_id = i.id AND b.place_id = p.id JOIN movement m ON m.item_id = i.id AND m.reason = 'pull'
+             WHERE p.file_after_uses IS NOT NULL GROUP BY i.id HAVING uses >= p.file_after_uses ORDER BY uses DESC, i.name LIMIT 60",
+        );
+    }
+
+    /** @return list<array<string, mixed>> things without a home that are in the room */
+    public function withoutHome(int $most = 40): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT i.*, b.quantity, p.address AS lies_in FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature IN ('unfiled', 'storage')
+             WHERE i.home_id IS NULL GROUP BY i.id ORDER BY i.name LIMIT ?",
+            [$most],
+            [\Doctrine\DBAL\ParameterType::INTEGER],
+        );
+    }
+
+    /**
+     * Returns the best homes for a thing, with reasons.
+     *
+     * @param array<string, mixed> $item
+     *
+     * @return list<HomeProposal>
+     */
+    public function proposals(array $item): array
+    {
+        $thing = StoreReading::thing($item);
+        $companions = array_map(intval(...), $this->database->fetchFirstColumn('SELECT i.home_id FROM companion c JOIN item i ON i.id = CASE WHEN c.item_id = ? THEN c.other_id ELSE c.item_id END WHERE (c.item_id = ? OR c.other_id = ?) AND i.home_id IS NOT NULL', [$thing->id, $thing->id, $thing->id]));
+        $box = self::box($item, 'width', 'height', 'depth') ?? TypicalSize::box($thing->kind);
+        $candidates = [];
+        foreach ($this->places() as $place) {
+            $inside = self::box($place, 'inner_width', 'inner_height', 'inner_depth');
+            $candidates[] = new HomeCandidate(
+                (string) $place['address'],
+                null === $place['says_kind'] ? null : Kind::from((string) $place['says_kind']),
+                (string) $place['says_maker'],
+                (string) $place['says_theme'],
+                $place['contents'],
+                $place['room_left'],
+                $place['reach'],
+                null === $inside || null !== (new Fit())->way($box, $inside, Handling::ofKind($thing->kind)),
+                \in_array((int) $place['id'], $companions, true),
+            );
+        }
+        $uses = (int) $this->database->fetchOne("SELECT count(*) FROM movement WHERE item_id = ? AND reason = 'pull'", [$thing->id]);
+
+        return \array_slice((new HomeRanking())->rank($thing, $candidates, max(1.0, $uses / 3)), 0, self::PROPOSALS);
+    }
+
+    /**
+     * Returns how full and how heavy a place is, what is wrong with that, and what does not belong in it.
+     *
+     * @param array<string, mixed> $place
+     * @param list<array<string, mixed>> $contents
+     *
+     * @return array{fullness: float|null, with_room: float|null, grams: int, load: float|null, warnings: list<string>, misfiled: list<array<string, mixed>>}
+     */
+    public function facts(array $place, array $contents): array
+    {
+        $sum = $this->sum($contents);
+        $capacity = $this->capacity($place);
+        $belonging = new Belonging(null === $place['says_kind'] ? null : Kind::from((string) $place['says_kind']), (string) $place['says_maker'], (string) $place['says_theme'], (string) $place['says_colour']);
+        $misfiled = [];
+        foreach ($contents as $row) {
+            $why = $belonging->excludes(StoreReading::thing($row));
+            if (null !== $why) {
+                $misfiled[] = ['why' => $why] + $row;
+            }
+        }
+
+        return [
+            'fullness' => $capacity?->fullness($sum),
+            'with_room' => $capacity?->fullnessWithRoom($sum),
+            'grams' => (int) round($sum->grams),
+            'load' => $capacity?->load($sum),
+            'warnings' => $capacity?->warnings($sum) ?? [],
+            'misfiled' => $misfiled,
+        ];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $contents
+     */
+    private function sum(array $contents): Contents
+    {
+        $sum = new Contents(0, 0, 0);
+        foreach ($contents as $row) {
+            $sum = $sum->plus(TypicalSize::contents(Kind::from((string) $row['kind']), Tracking::from((string) $row['tracking']), (int) $row['quantity'], self::box($row, 'width', 'height', 'depth'), null === $row['grams'] ? null : (int) $row['grams']));
+        }
+
+        return $sum;
+    }
+
+    /** @param array<string, mixed> $place */
+    private function capacity(array $place): ?Capacity
+    {
+        $inside = self::box($place, 'inner_width', 'inner_height', 'inner_depth');
+        if (null === $inside) {
+            return null;
+        }
+        $middle = (int) ($place['above_floor'] ?? 0) + (int) ($place['unit_height'] ?? 0) - (int) ($place['front_y'] ?? 0) - intdiv((int) ($place['front_height'] ?? 0), 2);
+
+        return new Capacity($inside, false, null === $place['most_grams'] ? null : (float) $place['most_grams'], (int) $place['room_to_grow'] / 100, intdiv($middle, Length::TICKS_PER_MILLIMETRE));
+    }
+
+    /** @return list<array<string, mixed>> all places with a few of their contents, the room that is left and the reach from the bench */
+    private function places(): array
+    {
+        if (null !== $this->places) {
+            return $this->places;
+        }
+        $samples = $counts = [];
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT * FROM (SELECT i.*, b.place_id AS lies_in, b.quantity, row_number() OVER (PARTITION BY b.place_id ORDER BY i.id) AS nth, count(*) OVER (PARTITION BY b.place_id) AS many FROM place p JOIN balance b ON b.place_id = p.id JOIN item i ON i.id = b.item_id WHERE p.unit_id IS NOT NULL) WHERE nth <= ?',
+            [self::SAMPLE],
+            [\Doctrine\DBAL\ParameterType::INTEGER],
+        );
+        foreach ($rows as $row) {
+            $samples[(int) $row['lies_in']][] = $row;
+            $counts[(int) $row['lies_in']] = (int) $row['many'];
+        }
+        $walks = $this->walks();
+        $places = $this->database->fetchAllAssociative(
+            "SELECT p.*, u.height AS unit_height, u.above_floor, u.template, u.id AS u_id, o.front_y AS o_y FROM place p JOIN unit u ON u.id = p.unit_id LEFT JOIN place o ON o.id = p.parent_id
+             WHERE p.nature = 'storage' AND p.retired_at IS NULL AND p.file_after_uses IS NULL",
+        );
+
+        return $this->places = array_map(function (array $place) use ($samples, $counts, $walks): array {
+            $sample = $samples[(int) $place['id']] ?? [];
+            $sum = $this->sum($sample);
+            $scale = [] === $sample ? 0 : ($counts[(int) $place['id']] ?? 0) / \count($sample);
+            $full = $this->capacity($place)?->fullnessWithRoom(new Contents($sum->litres * $scale, $sum->thickness * $scale, $sum->grams * $scale)) ?? min(0.9, 0.02 * ($counts[(int) $place['id']] ?? 0));
+            $top = (int) ($place['front_y'] ?? $place['o_y'] ?? 0);
+            $height = intdiv(max(0, (int) $place['above_floor'] + (int) $place['unit_height'] - $top), Length::TICKS_PER_MILLIMETRE);
+            [$walk, $isAway] = $walks[(int) $place['u_id']] ?? [2000.0, false];
+
+            return [
+                'contents' => array_map(StoreReading::thing(...), $sample),
+                'room_left' => 1 - $full,
+                'reach' => (new Reach())->seconds($walk, $height, (UnitTemplate::tryFrom((string) $place['template']) ?? UnitTemplate::Shelf)->access(), (int) $place['layer'], false, $isAway),
+            ] + $place;
+        }, $places);
+    }
+
+    /** @return array<int, array{float, bool}> millimetres from the seat at the bench, and whether it is in another room, by unit */
+    private function walks(): array
+    {
+        $walks = [];
+        $isFirst = true;
+        foreach ($this->floor->rooms() as $room) {
+            $seat = $room['layout']->seat();
+            foreach ($room['units'] as $unit) {
+                $walks[(int) $unit['id']] = [$unit['footprint']->stand()->distanceTo($seat), !$isFirst];
+            }
+            $isFirst = false;
+        }
+
+        return $walks;
+    }
+
+    /** @param array<string, mixed> $row */
+    private static function box(array $row, string $width, string $height, string $depth): ?Box
+    {
+        return null === ($row[$width] ?? null) || null === ($row[$height] ?? null) || null === ($row[$depth] ?? null)
+            ? null
+            : new Box(Length::ofTicks((int) $row[$width]), Length::ofTicks((int) $row[$height]), Length::ofTicks((int) $row[$depth]));
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service\Labels;
+
+use App\Entity\Item;
+use App\Entity\Place;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Label\LabelFormat;
+use Lottel\Core\Storage\Kind;
+use Symfony\Component\Clock\ClockInterface;
+
+/** The labels that are to be printed, because something is new, was moved, or got another name. */
+final readonly class LabelQueue
+{
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private ClockInterface $clock)
+    {
+    }
+
+    public function wishForPlace(Place $place, string $reason, ?LabelFormat $format = null): void
+    {
+        if (null === $place->id) {
+            $this->entities->flush();
+        }
+        $this->wish('place_id', (int) $place->id, $format ?? LabelFormat::forPlace($place->kind), $reason);
+    }
+
+    public function wishForItem(Item $item, string $reason, LabelFormat $format): void
+    {
+        if (null === $item->id) {
+            $this->entities->flush();
+        }
+        $this->wish('item_id', (int) $item->id, $format, $reason);
+    }
+
+    /** Things of which the sheet or the pot itself carries a label: dies and inks. */
+    public function wishForThing(Item $item, string $reason): void
+    {
+        if (Kind::Die === $item->kind) {
+            $this->wishForItem($item, $reason, LabelFormat::DieBack);
+        } elseif (Kind::Ink === $item->kind) {
+            $this->wishForItem($item, $reason, LabelFormat::Swatch);
+        }
+    }
+
+    /** @param list<int> $wishes */
+    public function printed(array $wishes): void
+    {
+        foreach ($wishes as $wish) {
+            $this->database->delete('label_wish', ['id' => $wish]);
+        }
+    }
+
+    public function forget(Place $place): void
+    {
+        $this->database->delete('label_wish', ['place_id' => $place->id]);
+    }
+
+    private function wish(string $column, int $subject, LabelFormat $format, string $reason): void
+    {
+        $this->database->executeStatement(
+            "INSERT INTO label_wish ($column, format, reason, at) VALUES (?, ?, ?, ?) ON CONFLICT DO UPDATE SET reason = excluded.reason, at = excluded.at",
+            [$subject, $format->value, $reason, $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
+        );
+    }
+}

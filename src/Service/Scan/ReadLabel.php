@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service\Scan;
+
+use App\Entity\Item;
+use App\Entity\Place;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Label\ScanCode;
+use Lottel\Core\Storage\Address;
+use Lottel\Core\Storage\InvalidAddress;
+
+/** Finds out what a scanned text belongs to; an address that somebody typed will do. */
+final readonly class ReadLabel
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    public function __invoke(string $text): ?Scanned
+    {
+        $code = ScanCode::read($text);
+        if (null !== $code) {
+            $place = $code->isPlace ? $this->entities->find(Place::class, $code->id) : null;
+            $item = $code->isPlace ? null : $this->entities->find(Item::class, $code->id);
+
+            return null === $item && (null === $place?->unit || null !== $place->retiredAt) ? null : new Scanned($place, $item);
+        }
+        try {
+            $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => (string) Address::parse($text)]);
+        } catch (InvalidAddress) {
+            return null;
+        }
+
+        return null === $place?->unit ? null : new Scanned($place, null);
+    }
+}

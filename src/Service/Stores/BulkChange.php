@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Service\Stores;
+
+use Lottel\Core\Storage\Kind;
+
+/** What is to change on several items at once; null stays as it is. */
+final readonly class BulkChange
+{
+    public function __construct(public ?string $maker, public ?string $theme, public ?Kind $kind, public ?string $collection, public ?string $season)
+    {
+    }
+}

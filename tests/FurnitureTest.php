@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Service\Stores\ChangeFurniture;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** Rooms, units and places that are set up and changed while they are in use. */
+final class FurnitureTest extends RoomTestCase
+{
+    /** @return list<string> the addresses in use, in natural order */
+    private function addresses(): array
+    {
+        /** @var list<string> $addresses */
+        $addresses = $this->database()->fetchFirstColumn("SELECT address FROM place WHERE nature = 'storage' AND retired_at IS NULL");
+        natsort($addresses);
+
+        return array_values($addresses);
+    }
+
+    /** @return list<string> the addresses of places whose labels wait */
+    private function labelsWaiting(): array
+    {
+        /** @var list<string> $addresses */
+        $addresses = $this->database()->fetchFirstColumn('SELECT p.address FROM label_wish w JOIN place p ON p.id = w.place_id');
+        natsort($addresses);
+
+        return array_values($addresses);
+    }
+
+    private function forgetLabels(): void
+    {
+        $this->database()->executeStatement('DELETE FROM label_wish');
+    }
+
+    public function testAChestWithDrawersOfDifferentHeightsIsBuiltTrueToSize(): void
+    {
+        $this->furnish();
+        $page = $this->get('/stores/new-unit');
+        $this->browser->submit($page->filter('form[action$="/new-unit"]')->form(['template' => 'chest', 'letters' => 'd', 'name' => 'flat files', 'row_heights' => '2, 2, 3 1/2', 'width' => '20']));
+        $this->browser->followRedirect();
+        self::assertStringContainsString('D stands in the room with 3 places', $this->text());
+        $place = $this->place('D3');
+        self::assertSame((int) (3.5 * 8128), $place->frontHeight);
+        self::assertSame(20 * 8128 - 2 * 18 * 320 - 34 * 320, $place->innerWidth, '20 in less the sides and the runners');
+        self::assertContains('D1', $this->labelsWaiting());
+        self::assertNotNull($place->unit?->planX, 'it has a spot on the floor plan');
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> */
+    public static function unitsThatCannotBe(): iterable
+    {
+        yield 'no drawers' => [['rows' => '0'], 'rows'];
+        yield 'ten thousand drawers' => [['rows' => '10000'], 'rows'];
+        yield 'a drawer taller than its unit' => [['row_heights' => '10, 10', 'height' => '15'], 'row_heights'];
+        yield 'a length that is none' => [['width' => 'wide'], 'width'];
+        yield 'a unit as large as a house' => [['height' => '900'], 'height'];
+        yield 'drawers like paper' => [['rows' => '40', 'height' => '10'], 'rows'];
+    }
+
+    /** @param array<string, string> $fields */
+    #[DataProvider('unitsThatCannotBe')]
+    public function testUnitsThatCannotBeAreRefusedBesideTheField(array $fields, string $field): void
+    {
+        $this->furnish();
+        $this->post('/stores/new-unit', $fields + ['_form' => 'unit', 'template' => 'chest', 'letters' => 'D', 'rows' => '3', 'name' => 'mine']);
+        $this->assertCode(422);
+        $page = $this->browser->getCrawler();
+        self::assertCount(1, $page->filter("#unit-{$field}-error"));
+        self::assertSame('mine', $page->filter('#unit-name')->attr('value'), 'nothing typed is lost');
+        self::assertCount(5, $this->addresses());
+    }
+
+    public function testTwoPlacesNeverHaveOneAddress(): void
+    {
+        $this->furnish();
+        $this->post('/stores/new-unit', ['template' => 'chest', 'letters' => 'C', 'rows' => '3']);
+        $this->assertCode(409);
+        $this->post('/stores/places/C1/address', ['new_address' => 'C2']);
+        $this->assertCode(409);
+        self::assertStringContainsString('There is a place C2 already.', $this->text());
+        $this->post('/stores/places/C1/address', ['new_address' => 'D9']);
+        $this->assertCode(409);
+        $this->post('/stores/places/C1/address', ['new_address' => 'third drawer', '_form' => 'address']);
+        $this->assertCode(422);
+    }
+
+    public function testDividingToAnyDepth(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/stores/places/C1/divide', ['division' => 'front and back']);
+        $this->postAndFollow('/stores/places/C1.a/divide', ['division' => 'grid', 'rows' => '2', 'columns' => '3']);
+        $this->postAndFollow('/stores/places/C1.a.f/divide', ['division' => 'upper and lower layer']);
+        self::assertContains('C1.a.f.b', $this->addresses());
+        $lower = $this->place('C1.a.f.b');
+        self::assertSame([1, 'lower layer', 'layer'], [$lower->layer, $lower->name, $lower->kind]);
+        self::assertSame($this->place('C1')->saysKind, $lower->saysKind, 'it takes over what belongs there');
+        $drawer = $this->place('C1')->inside();
+        $cell = $this->place('C1.a.b')->inside();
+        self::assertNotNull($drawer);
+        self::assertNotNull($cell);
+        self::assertEqualsWithDelta($drawer->width->ticks / 3, $cell->width->ticks, 400);
+        self::assertEqualsWithDelta($drawer->depth->ticks / 4, $cell->depth->ticks, 400);
+        $page = $this->get('/stores/places/C1.a');
+        self::assertCount(6, $page->filter('svg.cells a'));
+        $this->post('/stores/places/C1/divide', ['division' => 'grid', 'rows' => '0', 'columns' => '3', '_form' => 'divide']);
+        $this->assertCode(422);
+    }
+
+    public function testSplittingKeepsWhatIsInside(): void
+    {
+        $this->furnish();
+        [$gulls] = $this->putInto('C2', 'Gulls');
+        $this->forgetLabels();
+        $this->postAndFollow('/stores/places/C2/split', ['parts' => '3', 'direction' => 'across']);
+        self::assertSame(['C1', 'C2', 'C3', 'C4', 'C5', 'C6', 'C7'], $this->addresses());
+        self::assertSame(['C2' => 1, 'bought' => -1], $this->balances($gulls));
+        self::assertSame('C2', $this->item((int) $gulls->id)->home?->address);
+        self::assertSame(['C6', 'C7'], $this->labelsWaiting());
+        self::assertSame($this->place('C2')->frontY, $this->place('C7')->frontY);
+    }
+
+    public function testJoiningBringsTogetherAndRetires(): void
+    {
+        $this->furnish();
+        [$gulls] = $this->putInto('C2', 'Gulls');
+        [$terns] = $this->putInto('C3', 'Terns; Oddling; 1');
+        $this->postAndFollow('/stores/places/C3/inner', ['label' => 'x', 'kind' => 'box', 'inner_name' => 'small', 'layer' => '0']);
+        [$puffin] = $this->putInto('C3.x', 'Puffin');
+        $height = (int) $this->place('C2')->frontHeight + (int) $this->place('C3')->frontHeight;
+        $this->post('/stores/places/C2/merge', ['with' => 'C4', '_form' => 'merge']);
+        $this->assertCode(422, 'they are not neighbours');
+        $this->postAndFollow('/stores/places/C2/merge', ['with' => 'C3']);
+        self::assertSame(['C1', 'C2', 'C2.x', 'C4', 'C5'], $this->addresses());
+        self::assertSame($height, $this->place('C2')->frontHeight);
+        foreach ([$gulls, $terns] as $item) {
+            self::assertSame('C2', $this->item((int) $item->id)->home?->address);
+        }
+        self::assertArrayHasKey('C2.x', $this->balances($puffin));
+        self::assertSame(0, (int) $this->database()->fetchOne('SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.retired_at IS NOT NULL'));
+        $this->get('/find?q=C3');
+        self::assertStringNotContainsString('C3~', $this->text());
+        $this->get('/log?item='.$terns->id);
+        $this->assertCode(200, 'its log is still there');
+    }
+
+    public function testAPlaceThatHoldsThingsIsNeverTakenAwaySilently(): void
+    {
+        $this->furnish();
+        [$gulls] = $this->putInto('C2', 'Gulls');
+        $this->post('/stores/places/C2/retire');
+        $this->assertCode(409);
+        $page = $this->browser->getCrawler();
+        self::assertCount(1, $page->filter('form[action$="/empty"]'), 'it offers to move them');
+        $this->browser->submit($page->filter('form[action$="/empty"]')->form(['to' => 'C4']));
+        $this->browser->followRedirect();
+        self::assertSame('C4', $this->item((int) $gulls->id)->home?->address);
+        $this->postAndFollow('/stores/places/C2/retire');
+        self::assertNotContains('C2', $this->addresses());
+        $this->get('/stores/places/C2');
+        $this->assertCode(404);
+        $this->postAndFollow('/stores/places/C1/address', ['new_address' => 'C2']);
+        self::assertContains('C2', $this->addresses(), 'the address is free again');
+    }
+
+    public function testAPlaceDoesNotGoIntoItself(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/stores/places/C1/inner', ['label' => 'b', 'kind' => 'box', 'inner_name' => '', 'layer' => '0']);
+        $this->postAndFollow('/stores/places/C1.b/inner', ['label' => 'c', 'kind' => 'pouch', 'inner_name' => '', 'layer' => '0']);
+        foreach (['C1.b', 'C1.b.c'] as $into) {
+            $this->post('/stores/places/C1.b/into', ['outer' => $into]);
+            $this->assertCode(409, $into);
+        }
+        $this->post('/stores/places/C1/empty', ['to' => 'C1.b']);
+        $this->assertCode(409);
+        [$gulls] = $this->putInto('C1.b.c', 'Gulls');
+        $this->postAndFollow('/stores/places/C1.b/into', ['outer' => 'C4']);
+        self::assertArrayHasKey('C4.b.c', $this->balances($gulls));
+        $this->expectException(\DomainException::class);
+        $this->service(ChangeFurniture::class)->moveInto($this->place('C1'), $this->place('C4'));
+    }
+
+    public function testRenumberingChangesAddressesAndAsksForLabels(): void
+    {
+        $this->furnish();
+        [$gulls] = $this->putInto('C4', 'Gulls');
+        $this->postAndFollow('/stores/places/C4/inner', ['label' => 'b', 'kind' => 'box', 'inner_name' => '', 'layer' => '0']);
+        $this->postAndFollow('/stores/places/C2/split', ['parts' => '2', 'direction' => 'down']);
+        $this->forgetLabels();
+        $this->postAndFollow('/stores/units/C/renumber');
+        self::assertSame(['C1', 'C2', 'C3', 'C4', 'C5', 'C5.b', 'C6'], $this->addresses());
+        self::assertSame('C5', $this->item((int) $gulls->id)->home?->address);
+        self::assertSame(['C3', 'C4', 'C5', 'C5.b', 'C6'], $this->labelsWaiting());
+        $this->get('/find?q=C5');
+        self::assertStringContainsString('Gulls', $this->text());
+        $this->postAndFollow('/stores/units/C/renumber');
+        self::assertStringContainsString('All are in order already', $this->text());
+    }
+
+    public function testARowIsAddedAndAUnitTakenOut(): void
+    {
+        $this->furnish();
+        $height = (int) $this->place('C1')->unit?->height;
+        $this->postAndFollow('/stores/units/C/row', ['row_height' => '4']);
+        self::assertContains('C6', $this->addresses());
+        self::assertSame($height + 4 * 8128, $this->place('C6')->unit?->height);
+        [$gulls] = $this->putInto('C6', 'Gulls');
+        $this->post('/stores/units/C/retire');
+        $this->assertCode(409);
+        self::assertCount(6, $this->addresses(), 'nothing of it is gone');
+        $this->postAndFollow('/stores/new-unit', ['template' => 'cubes', 'letters' => 'D', 'rows' => '1', 'columns' => '2']);
+        $this->postAndFollow('/stores/places/C6/empty', ['to' => 'D1']);
+        $this->postAndFollow('/stores/units/C/retire');
+        self::assertSame(['D1', 'D2'], $this->addresses());
+        self::assertArrayHasKey('D1', $this->balances($gulls));
+        foreach (['/stores', '/stores/plan', '/plan', '/log'] as $path) {
+            $this->get($path);
+            $this->assertCode(200, $path);
+        }
+    }
+
+    public function testTheFloorPlanIsKeptAndOrdersTheRounds(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/stores/new-unit', ['template' => 'chest', 'letters' => 'D', 'rows' => '2']);
+        $this->postAndFollow('/stores/new-unit', ['template' => 'chest', 'letters' => 'E', 'rows' => '2']);
+        $ids = $this->database()->fetchAllKeyValue('SELECT letters, id FROM unit');
+        $room = (int) $this->database()->fetchOne('SELECT id FROM room');
+        $fields = ['unit' => [$ids['C'], $ids['D'], $ids['E']], 'x' => ['0', '4000', '500'], 'y' => ['0', '0', '0'], 'turn' => ['0', '0', '0'], 'room_width' => '5 m', 'room_depth' => '4 m', 'door_at' => '10 mm', 'door_width' => '800 mm', 'fixture' => ['bench', ''], 'fixture_x' => ['2000', ''], 'fixture_y' => ['1500', ''], 'fixture_width' => ['1000', ''], 'fixture_depth' => ['600', '']];
+        $this->postAndFollow("/stores/plan/{$room}", $fields);
+        self::assertSame(['C', 'E', 'D'], $this->database()->fetchFirstColumn('SELECT letters FROM unit ORDER BY walk'), 'the two that stand side by side follow each other');
+        foreach ([['x' => ['0', '100', '500']], ['x' => ['0', '4900', '500']], ['x' => ['0', '-5', '500']], ['x' => ['0', 'far', '500']], ['turn' => ['0', '45', '0']], ['room_width' => '1 mm'], ['door_at' => '4.9 m']] as $wrong) {
+            $this->post("/stores/plan/{$room}", $wrong + $fields + ['_form' => 'plan']);
+            $this->assertCode(422, (string) json_encode($wrong));
+        }
+        $this->get('/stores/plan');
+        self::assertCount(3, $this->browser->getCrawler()->filter('.fp-unit'));
+        $this->postAndFollow('/stores/rooms', ['room_name' => 'Garage']);
+        self::assertStringContainsString('Garage', $this->text());
+    }
+
+    public function testAHelperDoesNotMoveFurniture(): void
+    {
+        $this->furnish();
+        $this->signIn('hank');
+        $this->get('/stores/plan');
+        $this->assertCode(200);
+        self::assertCount(0, $this->browser->getCrawler()->filter('input[name="x[]"]'));
+        foreach (['/stores/places/C1/split', '/stores/units/C/renumber', '/stores/rooms'] as $path) {
+            $this->post($path);
+            $this->assertCode(403, $path);
+        }
+    }
+}
