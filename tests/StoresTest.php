@@ -111,7 +111,7 @@ final class StoresTest extends RoomTestCase
         $this->assertCode(422);
         $this->post('/stores/places/C1/things', ['things' => "a\nb;c;d;e", '_form' => 'things']);
         $this->assertCode(422);
-        self::assertStringContainsString('Line 2 has too many semicolons', $this->text());
+        self::assertStringContainsString('The quantity on line 2 must be', $this->text());
         self::assertSame("a\nb;c;d;e", trim($this->browser->getCrawler()->filter('#things-things')->text(normalizeWhitespace: false)));
     }
 

@@ -264,6 +264,10 @@
     document.addEventListener('change', (event) => {
         if (event.target.matches('[data-camera-photo]') && event.target.files[0]) readPhoto(event.target.closest('[data-camera]'), event.target.files[0]);
     });
+    document.addEventListener('input', (event) => {
+        const target = event.target.dataset && event.target.dataset.picks ? document.getElementById(event.target.dataset.picks) : null;
+        if (target) target.value = event.target.value;
+    });
     // The stand-in for a hand scanner types as one.
     document.addEventListener('submit', (event) => {
         if (!event.target.matches('[data-scanner]')) return;

@@ -194,13 +194,14 @@ final class StoresController extends Page
         }
         $id = (int) $place['id'];
         $contents = $this->stores->contents($id, (string) $place['scheme']);
+        $out = $this->stores->outOf($id);
 
         return $this->render('stores/place.html.twig', [
             'place' => $place,
             'scheme' => FilingScheme::parse((string) $place['scheme']),
             'contents' => $contents,
-            'strip' => $this->stores->strip($contents, []),
-            'out' => $this->stores->outOf($id),
+            'strip' => $this->stores->withGaps($contents, $out, (string) $place['scheme']),
+            'out' => $out,
             'inner' => $this->stores->inner($id),
             'facts' => $this->homes->facts($place, $contents),
             'preview' => $preview,

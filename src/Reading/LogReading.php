@@ -53,7 +53,7 @@ final readonly class LogReading
                 $query->andWhere("m.$column = :$column")->setParameter($column, $value);
             }
         }
-        $words = FindReading::query($filter->what);
+        $words = FindReading::plainQuery($filter->what);
         if (null !== $words) {
             $query->andWhere('m.item_id IN (SELECT rowid / 2 FROM finder WHERE finder MATCH :words AND rowid % 2 = 0)')->setParameter('words', '{name maker} : ('.$words.')');
         }

@@ -66,7 +66,7 @@ final readonly class StoreReading
     public function outOf(int $place): array
     {
         return $this->database->fetchAllAssociative(
-            "SELECT i.id, i.name, i.tracking, b.quantity, t.address AS tray, k.id AS kit_id, k.name AS kit
+            "SELECT i.*, b.quantity, t.address AS tray, k.id AS kit_id, k.name AS kit
              FROM item i JOIN balance b ON b.item_id = i.id JOIN place t ON t.id = b.place_id AND t.nature = 'tray' LEFT JOIN kit k ON k.tray_id = t.id
              WHERE i.home_id = ? ORDER BY i.name",
             [$place],
@@ -136,7 +136,7 @@ final readonly class StoreReading
      * @param list<array<string, mixed>> $contents
      * @param list<int> $marked
      *
-     * @return array{spines: list<array{name: string, marked: bool, colour: string|null}>, before: int, after: int}
+     * @return array{spines: list<array{name: string, marked: bool, gap: bool, colour: string|null}>, before: int, after: int}
      */
     public function strip(array $contents, array $marked): array
     {
@@ -152,10 +152,30 @@ final readonly class StoreReading
         $spines = array_map(static fn (array $row): array => [
             'name' => (string) $row['name'],
             'marked' => \in_array((int) $row['id'], $marked, true),
+            'gap' => isset($row['tray']),
             'colour' => null === $row['colour'] ? null : (string) $row['colour'],
         ], $shown);
 
         return ['spines' => $spines, 'before' => $from, 'after' => max(0, \count($contents) - $from - \count($shown))];
+    }
+
+    /**
+     * Returns the spines of a place with gaps for what of it is out.
+     *
+     * @param list<array<string, mixed>> $contents
+     * @param list<array<string, mixed>> $out
+     *
+     * @return array{spines: list<array{name: string, marked: bool, gap: bool, colour: string|null}>, before: int, after: int}
+     */
+    public function withGaps(array $contents, array $out, string $scheme): array
+    {
+        $rows = [];
+        foreach ([...$out, ...$contents] as $row) {
+            $rows[(int) $row['id']] = $row;
+        }
+        $sorted = FilingScheme::parse($scheme)->sort(array_values(array_map(self::thing(...), $rows)));
+
+        return $this->strip(array_map(static fn (Thing $thing): array => $rows[$thing->id], $sorted), []);
     }
 
     /**
@@ -164,7 +184,7 @@ final readonly class StoreReading
      * @param list<array<string, mixed>> $contents
      * @param list<array<string, mixed>> $coming
      *
-     * @return array{spines: list<array{name: string, marked: bool, colour: string|null}>, before: int, after: int}
+     * @return array{spines: list<array{name: string, marked: bool, gap: bool, colour: string|null}>, before: int, after: int}
      */
     public function incoming(array $contents, array $coming, string $scheme): array
     {

@@ -91,7 +91,7 @@ final readonly class RoomLayout
 
     /**
      * Returns the units in the order of the shortest closed walk from the bench past all of them, around what stands in the
-     * way; units that cannot be reached come last. Of the two ways round, the one that begins with the older unit.
+     * way; units that cannot be reached come last. Of the two ways round, the one that goes from older units to newer ones.
      *
      * @param list<Footprint> $footprints
      *
@@ -117,7 +117,12 @@ final readonly class RoomLayout
         }
         $order = array_map(static fn (int $stop): int => $reached[$stop], (new RoundPlanner())->plan($plan->distances([$start, ...$points, $start]), \count($points))->order);
 
-        return [...($order[0] ?? 0) > ($order[\count($order) - 1] ?? 0) ? array_reverse($order) : $order, ...$last];
+        $rises = 0;
+        foreach ($order as $at => $id) {
+            $rises += $id > ($order[$at - 1] ?? $id) ? 1 : -1;
+        }
+
+        return [...$rises < 0 ? array_reverse($order) : $order, ...$last];
     }
 
     /** Where one sits: before the bench, or in the middle of the room. */

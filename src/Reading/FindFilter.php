@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use Lottel\Core\Storage\Kind;
+
+/** What is looked for. */
+final readonly class FindFilter
+{
+    public const STATES = ['home', 'out', 'lost'];
+
+    /**
+     * @param string|null $colour near which, as hex
+     * @param array{int, int}|null $panel width and height in ticks that it is to fit on
+     * @param int|null $unusedMonths not used for so many months
+     */
+    public function __construct(
+        public string $text = '',
+        public ?Kind $kind = null,
+        public string $theme = '',
+        public ?string $colour = null,
+        public ?array $panel = null,
+        public string $state = '',
+        public ?int $unusedMonths = null,
+        public bool $isWalk = false,
+    ) {
+    }
+
+    public function saysNothingBesideText(): bool
+    {
+        return null === $this->kind && '' === $this->theme && null === $this->colour && null === $this->panel && '' === $this->state && null === $this->unusedMonths;
+    }
+}
