@@ -190,6 +190,7 @@ enum Face: string
     /** @return array<string|int, int> by letter */
     private static function widths(self $face): array
     {
+        /** @var array<string, array<string|int, int>> $tables */
         static $tables = [];
         if (!isset($tables[$face->value])) {
             $table = [];

@@ -10,6 +10,7 @@ final class Spelling
     /** @return list<string> lower-case words without accents */
     public static function words(string $text): array
     {
+        /** @var \Transliterator|null $plain */
         static $plain = null;
         $plain ??= \Transliterator::create('NFD; [:Nonspacing Mark:] Remove; Lower; NFC');
         $lower = $plain?->transliterate(mb_scrub($text)) ?? false;

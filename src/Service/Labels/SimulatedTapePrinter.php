@@ -50,6 +50,12 @@ final readonly class SimulatedTapePrinter implements TapePrinter
         $this->changed(static fn (array $state): array => ['tape' => $tape->value, 'left' => $left, 'jammed' => false] + $state);
     }
 
+    /** Forgets all that was printed. */
+    public function empty(): void
+    {
+        $this->changed(static fn (array $state): array => ['last' => []] + $state);
+    }
+
     public function jam(bool $isJammed): void
     {
         $this->changed(static fn (array $state): array => ['jammed' => $isJammed] + $state);
