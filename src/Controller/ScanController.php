@@ -9,6 +9,7 @@ use App\Service\Outcome;
 use App\Service\Scan\ReadLabel;
 use App\Service\Scan\Scanned;
 use App\Service\Scan\ScanOnRound;
+use App\Service\Scan\WrongDrawer;
 use App\Service\Step;
 use App\Service\Stores\KeepHomes;
 use App\Web\Input;
@@ -38,7 +39,7 @@ final class ScanController extends Page
             $text = $input->text('code', 400, true);
             $scanned = '' === $text ? null : $read($text);
             if ('' !== $text && null === $scanned) {
-                $input->refuse('code', \sprintf('“%s” is no label of this room.', mb_strimwidth($text, 0, 40, '…')));
+                '' === $on[0] ? $input->refuse('code', WrongDrawer::notOurs($text)->getMessage()) : throw WrongDrawer::notOurs($text);
             }
             $input->check();
             \assert(null !== $scanned);

@@ -28,6 +28,7 @@ final class LottelExtension extends AbstractExtension
             new TwigFilter('qty', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->print((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('qty_field', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->field((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('measured', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
+            new TwigFilter('length_field', fn (int|string $ticks): string => $this->frame->lengths()->exact(Length::ofTicks((int) $ticks))),
             new TwigFilter('room_side', $this->roomSide(...)),
             new TwigFilter('local', $this->local(...)),
             new TwigFilter('named', static fn (?string $json): array => (array) json_decode($json ?? '{}', true)),

@@ -34,7 +34,7 @@ async function kitNamed(page, name) {
 async function allPages(page) {
     const [pulling, making, returning, planned] = [await kitNamed(page, 'Birthday bunting cards'), await kitNamed(page, 'Ferry kiosk gulls'), await kitNamed(page, 'storm of'), await kitNamed(page, 'Condolence, blue')];
     const item = await (await page.goto('/stores/places/C3')) && await page.locator('.row .name a').last().getAttribute('href');
-    return ['/plan', '/pull', '/make', '/return', '/stores', '/stores/new-unit', '/stores/units/C', '/stores/places/C3', '/stores/places/C5.b', '/stores/places/J16', item, `${item}/edit`, '/find?q=light', '/find?q=zzz', '/log', '/log?place=Q9', '/upkeep', pulling, `${pulling}/pull`, `${making}/make`, `${making}/make?q=gull`, `${returning}/return`, planned, `${planned}?q=tern`, '/items/99999'];
+    return ['/plan', '/pull', '/make', '/return', '/stores', '/stores/new-unit', '/stores/units/C', '/stores/places/C3', '/stores/places/C5.b', '/stores/places/J16', item, `${item}/edit`, '/find?q=light', '/find?q=zzz', '/log', '/log?place=Q9', '/upkeep', pulling, `${pulling}/pull`, `${making}/make`, `${making}/make?q=gull`, `${returning}/return`, planned, `${planned}?q=tern`, '/items/99999', '/stores/plan', '/stores/units/C/change', '/stores/units/C/legend', '/stores/places/C3/furniture', '/stores/places/C3/label', '/stores/places/C3/label?format=lid&width=900', `${item}/label`, `${item}/homes`, '/stores/labels', '/stores/tape', '/stores/queue', '/scan', '/find', '/find?theme=sea&colour=blue&panel=4', '/stores/places/A9'];
 }
 
 for (const [name, more] of [['wide', {}], ['narrow', { viewport: { width: 820, height: 1100 } }], ['dark', { colorScheme: 'dark' }]]) {

@@ -11,6 +11,7 @@ namespace Lottel\Core\Measure;
 final readonly class LengthFormat
 {
     private const TICKS_PER_SIXTEENTH = Length::TICKS_PER_INCH / 16;
+    private const TICKS_PER_SIXTY_FOURTH = Length::TICKS_PER_INCH / 64;
     private const GLYPHS = ['1/4' => '¼', '1/2' => '½', '3/4' => '¾', '1/8' => '⅛', '3/8' => '⅜', '5/8' => '⅝', '7/8' => '⅞'];
 
     public function __construct(private LengthUnit $unit)
@@ -21,6 +22,24 @@ final readonly class LengthFormat
     public function full(Length $length): string
     {
         return LengthUnit::Inch === $this->unit ? $this->inInches($length) : $this->number($length).' mm';
+    }
+
+    /**
+     * Returns the length as it can be typed again without loss: in inches to the 1/64 where that is exact, else in
+     * millimetres, to the hundredth or to the tick.
+     */
+    public function exact(Length $length): string
+    {
+        if (LengthUnit::Inch === $this->unit && 0 === $length->ticks % self::TICKS_PER_SIXTY_FOURTH) {
+            $parts = intdiv($length->ticks, self::TICKS_PER_SIXTY_FOURTH);
+            for ($of = 64; 1 < $of && 0 === $parts % 2; $of = intdiv($of, 2)) {
+                $parts = intdiv($parts, 2);
+            }
+
+            return trim((intdiv($parts, $of) > 0 || 0 === $parts ? (string) intdiv($parts, $of) : '').(0 === $parts % $of ? '' : ' '.($parts % $of).'/'.$of).' in');
+        }
+
+        return rtrim(rtrim(\sprintf('%.6F', $length->ticks / Length::TICKS_PER_MILLIMETRE), '0'), '.').' mm';
     }
 
     /** Returns the number alone, such as `4¼`, `3 1/16` or `107.9`. */

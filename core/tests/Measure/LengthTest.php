@@ -109,4 +109,17 @@ final class LengthTest extends TestCase
         $this->expectException(InvalidLength::class);
         Length::ofInches(4)->minus($quarter);
     }
+
+    public function testWhatIsPutIntoAFieldIsReadBackWithoutLoss(): void
+    {
+        mt_srand(8);
+        foreach (LengthUnit::cases() as $unit) {
+            for ($case = 0; $case < 500; ++$case) {
+                $length = Length::ofTicks(0 === $case % 2 ? 127 * mt_rand(0, 9000) : mt_rand(0, 2_000_000));
+                self::assertSame($length->ticks, Length::parse((new LengthFormat($unit))->exact($length), $unit)->ticks);
+            }
+        }
+        $inches = new LengthFormat(LengthUnit::Inch);
+        self::assertSame(['4 1/4 in', '1/64 in', '12 in', '0 in', '5600 mm', '0.003125 mm'], array_map(static fn (int $ticks): string => $inches->exact(Length::ofTicks($ticks)), [34544, 127, 97536, 0, 5600 * 320, 1]));
+    }
 }

@@ -17,6 +17,11 @@ final class WrongDrawer extends \DomainException
         return new self(\sprintf('Wrong drawer: this is %s. %s is in %s.', $here, $thing, $there));
     }
 
+    public static function notOurs(string $text): self
+    {
+        return new self(\sprintf('“%s” is no label of this room.', mb_strimwidth($text, 0, 40, '…')));
+    }
+
     public static function notOnList(string $thing): self
     {
         return new self(\sprintf('%s is not on the list of this kit.', $thing));
