@@ -79,6 +79,37 @@
         if (roomOfPage !== null && find && find.value.trim() === '') closeResults();
     });
 
+    // The places that were found light up, the first nine with their numbers.
+    const SVG = 'http://www.w3.org/2000/svg';
+    function lightUp(lights) {
+        const drawing = document.querySelector('#room-drawing svg');
+        if (!drawing) return;
+        for (const disc of drawing.querySelectorAll('.disc')) disc.remove();
+        for (const place of drawing.querySelectorAll('a.place')) {
+            const text = lights[place.dataset.place];
+            place.classList.toggle('lit', text !== undefined);
+            place.setAttribute('tabindex', text === undefined ? '-1' : '0');
+            if (!text) continue;
+            const front = place.querySelector('.front');
+            const [x, y] = [Number(front.getAttribute('x')) + Number(front.getAttribute('width')) - 3, Number(front.getAttribute('y')) + 2];
+            const disc = document.createElementNS(SVG, 'g');
+            disc.setAttribute('class', 'disc');
+            disc.setAttribute('aria-hidden', 'true');
+            const circle = document.createElementNS(SVG, 'circle');
+            for (const [name, value] of [['cx', x], ['cy', y], ['r', 9]]) circle.setAttribute(name, value);
+            const number = document.createElementNS(SVG, 'text');
+            number.setAttribute('x', x);
+            number.setAttribute('y', y + 4);
+            number.textContent = text;
+            disc.append(circle, number);
+            drawing.append(disc);
+        }
+    }
+    document.addEventListener('htmx:afterSwap', (event) => {
+        const lights = event.detail.target.id === 'results' && event.detail.target.querySelector('[data-lights]');
+        if (lights) lightUp(JSON.parse(lights.dataset.lights));
+    });
+
     function closeResults() {
         const results = document.getElementById('results');
         const drawing = document.getElementById('room-drawing');

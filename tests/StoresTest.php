@@ -74,7 +74,7 @@ final class StoresTest extends RoomTestCase
         $this->putInto('C1', 'Tern');
         $this->browser->request('GET', '/find?q=te', [], [], ['HTTP_HX_REQUEST' => 'true', 'HTTP_HX_TARGET' => 'results']);
         $html = (string) $this->browser->getResponse()->getContent();
-        self::assertStringContainsString('hx-swap-oob="true"', $html);
+        self::assertStringContainsString('data-lights="{', $html);
         self::assertStringNotContainsString('<html', $html);
     }
 

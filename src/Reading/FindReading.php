@@ -13,6 +13,7 @@ use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Round\Stop;
 use Lottel\Core\Round\WalkingOrder;
+use Lottel\Core\Storage\Address;
 use Lottel\Core\Storage\Spelling;
 use Symfony\Component\Clock\ClockInterface;
 
@@ -20,6 +21,7 @@ use Symfony\Component\Clock\ClockInterface;
 final readonly class FindReading
 {
     private const MOST_WORDS = 8;
+    private const MOST_PLACES = 6;
 
     /** Colours up to this difference are near (CIEDE2000; judged by eye on cardstock, common practice, no source). */
     private const NEAR = 14.0;
@@ -105,10 +107,13 @@ final readonly class FindReading
     {
         $hasOnlyText = null !== $query && (new FindFilter($filter->text, isWalk: $filter->isWalk)) == $filter;
         if ($hasOnlyText) {
+            // Where one or two letters fit thousands of things, none of them fits better than another.
+            $rank = mb_strlen($filter->text) < 3 ? '0' : 'bm25(finder, 10.0, 3.0, 2.0, 8.0)';
+            $order = mb_strlen($filter->text) < 3 ? '' : 'ORDER BY rank';
             $rows = $this->database->fetchAllAssociative(
-                'SELECT i.id, i.name, i.maker, i.kind, i.tracking, i.colour, i.colour_name, i.sentiments, h.id AS home_id, h.address AS home, found.rank
-                 FROM (SELECT rowid, bm25(finder, 10.0, 3.0, 2.0, 8.0) AS rank FROM finder WHERE finder MATCH ? AND rowid % 2 = 0 ORDER BY rank LIMIT ?) found
-                 JOIN item i ON i.id = found.rowid / 2 LEFT JOIN place h ON h.id = i.home_id ORDER BY found.rank, i.name',
+                "SELECT i.id, i.name, i.maker, i.kind, i.tracking, i.colour, i.colour_name, i.sentiments, h.id AS home_id, h.address AS home, found.rank
+                 FROM (SELECT rowid, $rank AS rank FROM finder WHERE finder MATCH ? AND rowid % 2 = 0 $order LIMIT ?) found
+                 JOIN item i ON i.id = found.rowid / 2 LEFT JOIN place h ON h.id = i.home_id ORDER BY found.rank, i.name",
                 [$query, $most],
                 [ParameterType::STRING, ParameterType::INTEGER],
             );
@@ -220,11 +225,14 @@ final readonly class FindReading
     /** @return list<array<string, mixed>> */
     private function places(string $query): array
     {
-        return $this->database->fetchAllAssociative(
-            'SELECT p.id, p.address, p.name, p.kind, u.name AS unit_name FROM (SELECT rowid, rank FROM finder WHERE finder MATCH ? AND rowid % 2 = 1 ORDER BY rank LIMIT 6) found
-             JOIN place p ON p.id = (found.rowid - 1) / 2 LEFT JOIN unit u ON u.id = p.unit_id ORDER BY found.rank',
+        $places = $this->database->fetchAllAssociative(
+            'SELECT p.id, p.address, p.name, p.kind, u.name AS unit_name FROM (SELECT rowid FROM finder WHERE finder MATCH ? AND rowid % 2 = 1 LIMIT 200) found
+             JOIN place p ON p.id = (found.rowid - 1) / 2 LEFT JOIN unit u ON u.id = p.unit_id',
             ['{name address words} : ('.$query.')'],
         );
+        usort($places, static fn (array $a, array $b): int => Address::compare((string) $a['address'], (string) $b['address']));
+
+        return \array_slice($places, 0, self::MOST_PLACES);
     }
 
     /**

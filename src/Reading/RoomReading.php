@@ -79,7 +79,7 @@ final class RoomReading implements ResetInterface
     public function outByFront(): array
     {
         $rows = $this->database->fetchAllKeyValue(
-            "SELECT i.home_id, count(*) FROM place t JOIN balance b ON b.place_id = t.id JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' AND i.home_id IS NOT NULL GROUP BY i.home_id",
+            "SELECT i.home_id, count(*) FROM place t CROSS JOIN balance b ON b.place_id = t.id CROSS JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' AND i.home_id IS NOT NULL GROUP BY i.home_id",
         );
         $out = [];
         foreach ($rows as $place => $count) {
@@ -115,7 +115,7 @@ final class RoomReading implements ResetInterface
         $places = $this->database->fetchAllAssociative(
             "SELECT p.*, coalesce(b.things, 0) AS things, coalesce(o.out, 0) AS out FROM place p
              LEFT JOIN (SELECT place_id, count(*) AS things FROM balance GROUP BY place_id) b ON b.place_id = p.id
-             LEFT JOIN (SELECT i.home_id, count(*) AS out FROM place t JOIN balance b ON b.place_id = t.id JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' GROUP BY i.home_id) o ON o.home_id = p.id
+             LEFT JOIN (SELECT i.home_id, count(*) AS out FROM place t CROSS JOIN balance b ON b.place_id = t.id CROSS JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' GROUP BY i.home_id) o ON o.home_id = p.id
              WHERE p.nature = 'storage' AND p.retired_at IS NULL AND (:unit IS NULL OR p.unit_id = :unit)",
             ['unit' => $unit],
         );

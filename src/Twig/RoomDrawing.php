@@ -7,16 +7,20 @@ namespace App\Twig;
 use App\Reading\RoomReading;
 use Lottel\Core\Storage\Elevation;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+use Symfony\Contracts\Cache\CacheInterface;
 
 /** Draws the room's units in elevation as SVG. Colours and dashes come from classes; states have shapes of their own. */
-final readonly class RoomDrawing
+final class RoomDrawing
 {
-    private string $placeUrl;
+    private readonly string $placeUrl;
+
+    /** @var list<array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}> */
+    private array $marks = [];
 
     private const WIDTH = 336.0;
     private const MARGIN = 10.0;
 
-    public function __construct(private RoomReading $room, private UrlGeneratorInterface $urls)
+    public function __construct(private readonly RoomReading $room, private readonly UrlGeneratorInterface $urls, private readonly CacheInterface $cache)
     {
         $this->placeUrl = substr($urls->generate('place', ['address' => 'A']), 0, -1);
     }
@@ -25,16 +29,31 @@ final readonly class RoomDrawing
     public function room(array $lit = []): string
     {
         $units = $this->room->units();
+        $places = $this->room->places();
+        /** @var array{list<string>, array<int, array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}>} $drawn */
+        $drawn = $this->cache->get('room-'.md5(serialize([$units, $places])), function () use ($units): array {
+            $this->marks = [];
+            $svg = $this->drawn($units);
+
+            return [preg_split('/\x01(\d+)\x02/', $svg, -1, \PREG_SPLIT_DELIM_CAPTURE) ?: [$svg], $this->marks];
+        });
+        [$parts, $marks] = $drawn;
+
+        return $this->filled($parts, $marks, $lit);
+    }
+
+    /** @param array<int, array<string, mixed>> $units */
+    private function drawn(array $units): string
+    {
         $fronts = $this->fronts();
-        $out = $this->room->outByFront();
         $y = 0.0;
         $svg = '';
-        foreach ((new Elevation(self::WIDTH))->rows($this->outlines($units, $fronts)) as $index => $row) {
+        foreach ((new Elevation(self::WIDTH))->rows($this->outlines($units, $fronts)) as $row) {
             $y += 16;
             foreach ($row['units'] as $box) {
                 $unit = $units[$box['id']];
                 $svg .= $this->title($unit, $box['x'], $y + $row['height'] - $box['height'] - 5, $box['width']);
-                $svg .= $this->box($unit, $fronts[$box['id']] ?? [], $out, $lit, $box['x'], $y + $box['y'], $row['scale'], 9.5);
+                $svg .= $this->box($unit, $fronts[$box['id']] ?? [], $box['x'], $y + $box['y'], $row['scale'], 9.5);
             }
             $y += $row['height'];
             $svg .= \sprintf('<rect class="floor" x="0" y="%.1f" width="%.1f" height="4"/><text class="wall" x="%.1f" y="%.1f">%s</text>', $y + 2, self::WIDTH, self::WIDTH / 2, $y + 17, self::escape($row['wall']));
@@ -44,14 +63,40 @@ final readonly class RoomDrawing
         return $this->svg($svg, self::WIDTH, max(20, $y), 'The storage units of the room');
     }
 
-    /** @param array<int, string> $lit */
-    public function unit(int $unitId, array $lit = [], float $width = 520, float $height = 420): string
+    public function unit(int $unitId, float $width = 520, float $height = 420): string
     {
         $unit = $this->room->units()[$unitId];
         $fronts = $this->fronts()[$unitId] ?? [];
         $scale = min($width / (int) $unit['width'], $height / (int) $unit['height']);
+        $this->marks = [];
+        $svg = $this->svg($this->box($unit, $fronts, 0, 0, $scale, 14), (int) $unit['width'] * $scale, (int) $unit['height'] * $scale, (string) $unit['name']);
 
-        return $this->svg($this->box($unit, $fronts, $this->room->outByFront(), $lit, 0, 0, $scale, 14), (int) $unit['width'] * $scale, (int) $unit['height'] * $scale, (string) $unit['name']);
+        return $this->filled(preg_split('/\x01(\d+)\x02/', $svg, -1, \PREG_SPLIT_DELIM_CAPTURE) ?: [$svg], $this->marks, []);
+    }
+
+    /**
+     * Puts the fronts in, with what is out and lit.
+     *
+     * @param list<string> $parts of the drawing, every second one the number of a mark
+     * @param array<int, array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}> $marks
+     * @param array<int, string> $lit
+     */
+    private function filled(array $parts, array $marks, array $lit): string
+    {
+        $out = $this->room->outByFront();
+        $svg = $discs = '';
+        foreach ($parts as $at => $part) {
+            if (0 === $at % 2) {
+                $svg .= $part;
+                continue;
+            }
+            $mark = $marks[(int) $part];
+            $id = $mark['id'];
+            $svg .= $this->place($mark, $out[$id] ?? 0, isset($lit[$id]));
+            $discs .= '' === ($lit[$id] ?? '') ? '' : \sprintf('<g class="disc" aria-hidden="true"><circle cx="%1$.1f" cy="%2$.1f" r="9"/><text x="%1$.1f" y="%3$.1f">%4$s</text></g>', $mark['x'], $mark['y'], $mark['y'] + 4, self::escape($lit[$id]));
+        }
+
+        return str_replace('</svg>', $discs.'</svg>', $svg);
     }
 
     private function svg(string $inside, float $width, float $height, string $title): string
@@ -119,66 +164,63 @@ final readonly class RoomDrawing
     }
 
     /**
+     * A unit with a mark in the place of each front, which is put in when it is known what is out and what is lit.
+     *
      * @param array<string, mixed> $unit
      * @param list<array<string, mixed>> $fronts
-     * @param array<int, int> $out
-     * @param array<int, string> $lit
      */
-    private function box(array $unit, array $fronts, array $out, array $lit, float $x, float $y, float $scale, float $font): string
+    private function box(array $unit, array $fronts, float $x, float $y, float $scale, float $font): string
     {
         $svg = \sprintf('<rect class="carcase" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="2.5"/>', $x, $y, (int) $unit['width'] * $scale, (int) $unit['height'] * $scale);
-        $discs = '';
         foreach ($fronts as $place) {
-            $id = (int) $place['id'];
-            $box = [$x + (int) $place['front_x'] * $scale + 1, $y + (int) $place['front_y'] * $scale + 1, (int) $place['front_width'] * $scale - 2, (int) $place['front_height'] * $scale - 2];
-            $svg .= $this->front($place, $box, $out[$id] ?? 0, isset($lit[$id]), $font);
-            if ('' !== ($lit[$id] ?? '')) {
-                $discs .= \sprintf('<g class="disc" aria-hidden="true"><circle cx="%.1f" cy="%.1f" r="9"/><text x="%.1f" y="%.1f">%s</text></g>', $box[0] + $box[2] - 3, $box[1] + 2, $box[0] + $box[2] - 3, $box[1] + 6, self::escape($lit[$id]));
-            }
+            $left = $x + (int) $place['front_x'] * $scale + 1;
+            $top = $y + (int) $place['front_y'] * $scale + 1;
+            $this->marks[] = $this->front($place, $left, $top, (int) $place['front_width'] * $scale - 2, (int) $place['front_height'] * $scale - 2, $font);
+            $svg .= "\x01".array_key_last($this->marks)."\x02";
         }
 
-        return $svg.$discs;
+        return $svg;
     }
 
     /**
      * @param array<string, mixed> $place
-     * @param array{float, float, float, float} $box left, top, width, height
+     *
+     * @return array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}
      */
-    private function front(array $place, array $box, int $out, bool $isLit, float $font): string
+    private function front(array $place, float $left, float $top, float $width, float $height, float $font): array
     {
-        [$left, $top, $width, $height] = $box;
         $address = (string) $place['address'];
         $font = max(8.0, min($font, $height - 3));
         $plate = \strlen($address) * $font * 0.62 + 6;
-        $says = $address.' · '.('' === $place['name'] ? $place['kind'] : $place['name']).(0 === $out ? '' : \sprintf(' · %d out', $out));
-        $svg = \sprintf('<rect class="front" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left, $top, $width, $height);
-        if (0 !== $out) {
-            $svg .= \sprintf('<rect class="gap" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left + 1.5, $top + 1.5, max(1, $width - 3), max(1, $height - 3));
-        }
-        if ($plate <= $width - 2 && $font + 2 <= $height) {
-            $svg .= \sprintf(
-                '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" aria-hidden="true" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
-                $left + ($width - $plate) / 2,
-                $top + ($height - $font - 2) / 2,
-                $plate,
-                $font + 2,
-                $left + $width / 2,
-                $top + $height / 2 + $font * 0.33,
-                $font,
-                self::escape($address),
-            );
-        }
-
-        return \sprintf(
-            '<a class="place%s%s" href="%s" tabindex="%d" data-address="%s"><title>%s</title>%s</a>',
-            $isLit ? ' lit' : '',
-            0 === $out ? '' : ' out',
-            self::escape($this->placeUrl.rawurlencode($address)),
-            $isLit ? 0 : -1,
+        $label = $plate > $width - 2 || $font + 2 > $height ? '' : \sprintf(
+            '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" aria-hidden="true" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
+            $left + ($width - $plate) / 2,
+            $top + ($height - $font - 2) / 2,
+            $plate,
+            $font + 2,
+            $left + $width / 2,
+            $top + $height / 2 + $font * 0.33,
+            $font,
             self::escape($address),
-            self::escape($says),
-            $svg,
         );
+
+        return [
+            'id' => (int) $place['id'],
+            'address' => self::escape($address),
+            'url' => self::escape($this->placeUrl.rawurlencode($address)),
+            'says' => self::escape($address.' · '.('' === $place['name'] ? $place['kind'] : $place['name'])),
+            'front' => \sprintf('<rect class="front" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left, $top, $width, $height),
+            'gap' => \sprintf('<rect class="gap" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left + 1.5, $top + 1.5, max(1, $width - 3), max(1, $height - 3)),
+            'label' => $label,
+            'x' => $left + $width - 3,
+            'y' => $top + 2,
+        ];
+    }
+
+    /** @param array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float} $mark */
+    private function place(array $mark, int $out, bool $isLit): string
+    {
+        return '<a class="place'.($isLit ? ' lit' : '').(0 === $out ? '' : ' out').'" href="'.$mark['url'].'" tabindex="'.($isLit ? '0' : '-1').'" data-address="'.$mark['address'].'" data-place="'.$mark['id'].'"><title>'.$mark['says'].(0 === $out ? '' : " · {$out} out").'</title>'.$mark['front'].(0 === $out ? '' : $mark['gap']).$mark['label'].'</a>';
     }
 
     private static function escape(string $text): string
