@@ -48,7 +48,22 @@
             closeResults();
             return;
         }
+        if (event.key === 'ArrowDown' && at && at.id === 'find-q') {
+            const first = document.querySelector('#results .place-card, #results .name a') ?? document.querySelector('main .row .name a');
+            if (first) {
+                first.focus();
+                event.preventDefault();
+            }
+            return;
+        }
         if (isTyping(at)) return;
+        if (/^Arrow(Up|Down)$/.test(event.key) && at && at.closest('#results')) {
+            const links = [...document.querySelectorAll('#results .place-card, #results .name a')];
+            const next = links.indexOf(at) + (event.key === 'ArrowDown' ? 1 : -1);
+            (links[next] ?? (next < 0 ? document.getElementById('find-q') : at)).focus();
+            event.preventDefault();
+            return;
+        }
         if (event.key === '/') {
             event.preventDefault();
             const find = document.getElementById('find-q');

@@ -27,9 +27,11 @@ $pages = [
     'plan' => ['/plan'], 'kit' => ['/kits/1200'], 'pull round' => ['/kits/1200/pull', '/kits/1198/pull'], 'bench' => ['/kits/1199/make'], 'return round' => ['/kits/1199/return'],
     'stores' => ['/stores'], 'unit' => ['/stores/units/C', '/stores/units/Q'], 'place' => ['/stores/places/C3', '/stores/places/M12', '/stores/places/X20'], 'item' => ['/items/7', '/items/9000', '/items/19999'],
     'find, one letter' => ['/find?q=h', '/find?q=p'], 'find, a word' => ['/find?q=petrel', '/find?q=harb'], 'find, three words' => ['/find?q=gull+rope+quay', '/find?q=tern+net+oar'],
+    'find, misspelt' => ['/find?q=petrle', '/find?q=hrabour'], 'find page, narrowed' => ['/find?q=gull&kind=die', '/find?theme=sea&unused=12'],
+    'floor plan' => ['/stores/plan'], 'not filed and new' => ['/stores/queue'], 'labels to print' => ['/stores/labels'], 'legend' => ['/stores/units/C/legend'],
     'log' => ['/log'], 'log of a place' => ['/log?place=C3', '/log?place=M12'], 'log of an item' => ['/log?item=77'], 'log of a person' => ['/log?person=2'], 'log by reason' => ['/log?reason=use'], 'log of old days' => ['/log?from=2024-07-01&until=2024-07-31'], 'upkeep' => ['/upkeep'],
 ];
-$headers = ['find, one letter', 'find, a word', 'find, three words'];
+$headers = ['find, one letter', 'find, a word', 'find, three words', 'find, misspelt'];
 printf("| page | p50 ms | p95 ms | KiB |\n|---|---:|---:|---:|\n");
 $worst = 0.0;
 foreach ($pages as $name => $paths) {

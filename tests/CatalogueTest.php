@@ -99,6 +99,22 @@ final class CatalogueTest extends RoomTestCase
         $this->assertCode(422);
     }
 
+    public function testWhatSharesAPocketMovesTogether(): void
+    {
+        $this->furnish();
+        [$set, $die, $apart] = $this->putInto('C1', 'Lighthouse', 'Lighthouse dies', 'Gull dies');
+        $this->postAndFollow("/items/{$set->id}/companions", ['companion' => 'Lighthouse dies', 'is_together' => '1']);
+        self::assertStringContainsString('in one pocket with it', $this->text());
+        $this->postAndFollow("/items/{$set->id}/companions", ['companion' => 'Gull dies']);
+        $this->postAndFollow("/items/{$set->id}/home", ['address' => 'C5']);
+        self::assertArrayHasKey('C5', $this->balances($set));
+        self::assertArrayHasKey('C5', $this->balances($die));
+        self::assertArrayHasKey('C1', $this->balances($apart));
+        $this->postAndFollow("/items/{$die->id}/companions", ['companion' => 'Lighthouse']);
+        $this->postAndFollow("/items/{$set->id}/home", ['address' => 'C2']);
+        self::assertArrayHasKey('C5', $this->balances($die), 'apart again');
+    }
+
     private function upload(int $item, string $content, string $name): void
     {
         $file = tempnam(sys_get_temp_dir(), 'photo');

@@ -266,8 +266,8 @@ final readonly class StoreReading
         $marks = implode(', ', array_fill(0, \count($items), '?'));
 
         return $this->database->fetchAllAssociative(
-            "SELECT c.of_id, i.id, i.name, i.kind, h.address AS home
-             FROM (SELECT item_id AS of_id, other_id AS with_id FROM companion WHERE item_id IN ($marks) UNION ALL SELECT other_id, item_id FROM companion WHERE other_id IN ($marks)) c
+            "SELECT c.of_id, c.is_together, i.id, i.name, i.kind, h.address AS home
+             FROM (SELECT item_id AS of_id, other_id AS with_id, is_together FROM companion WHERE item_id IN ($marks) UNION ALL SELECT other_id, item_id, is_together FROM companion WHERE other_id IN ($marks)) c
              JOIN item i ON i.id = c.with_id LEFT JOIN place h ON h.id = i.home_id ORDER BY i.name",
             [...$items, ...$items],
         );

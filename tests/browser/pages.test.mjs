@@ -71,6 +71,10 @@ test('find answers as one types, lights up the room, and its keys work', { timeo
     await ada.locator('#results .row', { hasText: 'Lighthouse & gulls' }).first().waitFor();
     assert.match(await ada.locator('#results').innerText(), /tray \d · Ferry kiosk gulls/);
     assert.equal(await ada.locator('.room-drawing a.place.lit[data-address="C3"]').count(), 1);
+    await ada.keyboard.press('ArrowDown');
+    assert.match(await ada.evaluate(() => document.activeElement.innerText), /Lighthouse & gulls/, 'the results are walked with the arrow keys');
+    await ada.keyboard.press('ArrowUp');
+    assert.equal(await ada.evaluate(() => document.activeElement.id), 'find-q');
     await ada.keyboard.press('Escape');
     assert.equal(await ada.locator('#results').innerText(), '');
     assert.deepEqual(await litOnPage(), ['H7'], 'the room shows again what its page is about');

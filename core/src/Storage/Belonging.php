@@ -8,7 +8,7 @@ use Lottel\Core\Colour\Family;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
 
-/** What a place says belongs in it; what it leaves out, it does not mind. */
+/** What a place says belongs in it; what it leaves out, it does not mind. Several makers or themes are parted by commas. */
 final readonly class Belonging
 {
     public function __construct(public ?Kind $kind = null, public string $maker = '', public string $theme = '', public string $colour = '', public string $season = '')
@@ -21,10 +21,10 @@ final readonly class Belonging
         if (null !== $this->kind && $this->kind !== $thing->kind && Kind::Other !== $thing->kind) {
             return \sprintf('%s, not %s', $thing->kind->value, $this->kind->value);
         }
-        if ('' !== $this->maker && '' !== $thing->maker && 0 !== strcasecmp($this->maker, $thing->maker)) {
+        if ('' !== $this->maker && '' !== $thing->maker && !self::names($this->maker, [$thing->maker])) {
             return \sprintf('by %s, not by %s', $thing->maker, $this->maker);
         }
-        if ('' !== $this->theme && [] !== $thing->themes && !\in_array(mb_strtolower($this->theme), array_map(mb_strtolower(...), $thing->themes), true)) {
+        if ('' !== $this->theme && [] !== $thing->themes && !self::names($this->theme, $thing->themes)) {
             return \sprintf('%s, not %s', implode(', ', $thing->themes), $this->theme);
         }
         $family = $this->family($thing);
@@ -33,6 +33,18 @@ final readonly class Belonging
         }
 
         return null;
+    }
+
+    /**
+     * Whether a list parted by commas names one of several.
+     *
+     * @param list<string> $any
+     */
+    public static function names(string $list, array $any): bool
+    {
+        $named = array_map(static fn (string $one): string => mb_strtolower(trim($one)), explode(',', $list));
+
+        return [] !== array_intersect($named, array_map(mb_strtolower(...), $any));
     }
 
     private function family(Thing $thing): ?string

@@ -60,17 +60,19 @@ final class HomeRanking
     private function says(Thing $thing, HomeCandidate $candidate, array &$reasons): float
     {
         $share = 0.0;
+        $isMaker = '' !== $candidate->saysMaker && '' !== $thing->maker && Belonging::names($candidate->saysMaker, [$thing->maker]);
+        $isTheme = '' !== $candidate->saysTheme && Belonging::names($candidate->saysTheme, $thing->themes);
         foreach ([
             [$candidate->saysKind === $thing->kind, 0.5, $thing->kind->value],
-            ['' !== $candidate->saysMaker && $candidate->saysMaker === $thing->maker, 0.3, $candidate->saysMaker],
-            ['' !== $candidate->saysTheme && \in_array($candidate->saysTheme, $thing->themes, true), 0.3, $candidate->saysTheme],
+            [$isMaker, 0.3, $thing->maker],
+            [$isTheme, 0.3, $candidate->saysTheme],
         ] as [$agrees, $weight, $word]) {
             if ($agrees) {
                 $share += $weight;
                 $reasons[] = 'its label says '.$word;
             }
         }
-        if (('' !== $candidate->saysMaker && $candidate->saysMaker !== $thing->maker) || ('' !== $candidate->saysTheme && !\in_array($candidate->saysTheme, $thing->themes, true))) {
+        if (('' !== $candidate->saysMaker && !$isMaker) || ('' !== $candidate->saysTheme && !$isTheme)) {
             $share -= 0.4;
         }
 

@@ -11,6 +11,8 @@ use App\Service\Labels\LabelQueue;
 use App\Service\LogBook;
 use App\Service\Step;
 use App\Service\StepRefused;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
@@ -18,12 +20,27 @@ use Lottel\Core\Log\Reason;
 /** Where things belong, and bringing them there outside of a kit. */
 final readonly class KeepHomes
 {
-    public function __construct(private LogBook $log, private FindIndex $index, private LabelQueue $labels)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private LogBook $log, private FindIndex $index, private LabelQueue $labels)
     {
     }
 
-    /** Gives an item a home; what of it lies in the old home, or unfiled, moves along. */
+    /** Gives an item a home; what of it lies in the old home, or unfiled, moves along, and so does what shares its pocket. */
     public function giveHome(Step $step, Item $item, Place $home): void
+    {
+        foreach ([$item, ...$this->inOnePocket($item)] as $one) {
+            $this->giveOneHome($step, $one, $home);
+        }
+    }
+
+    /** @return list<Item> */
+    private function inOnePocket(Item $item): array
+    {
+        $ids = $this->database->fetchFirstColumn('SELECT CASE WHEN item_id = ? THEN other_id ELSE item_id END FROM companion WHERE (item_id = ? OR other_id = ?) AND is_together', [$item->id, $item->id, $item->id]);
+
+        return array_values(array_filter(array_map(fn (mixed $id): ?Item => $this->entities->find(Item::class, $id), $ids)));
+    }
+
+    private function giveOneHome(Step $step, Item $item, Place $home): void
     {
         $old = $item->home;
         $item->home = $home;

@@ -40,8 +40,8 @@ final readonly class TakeIn
         $kind = $place->saysKind ?? Kind::Other;
         $tracking = $thing->tracking($kind);
         $item = new Item($thing->name, $kind, $tracking, PlaceNature::Storage === $place->nature ? $place : null);
-        $item->maker = '' === $thing->maker ? $place->saysMaker : $thing->maker;
-        $item->themes = [] !== $thing->themes || '' === $place->saysTheme ? $thing->themes : [$place->saysTheme];
+        $item->maker = '' === $thing->maker ? self::only($place->saysMaker) : $thing->maker;
+        $item->themes = [] !== $thing->themes || '' === self::only($place->saysTheme) ? $thing->themes : [$place->saysTheme];
         $item->colourName = $thing->colourName;
         $item->colour = $thing->colour ?? $this->colourCalled($thing->colourName);
         $item->season = $place->season;
@@ -51,6 +51,12 @@ final readonly class TakeIn
         $this->stock($step, $item, $place, $thing->takenIn($tracking), Outside::Bought, $note);
 
         return $item;
+    }
+
+    /** What a place says, unless it names several. */
+    private static function only(string $said): string
+    {
+        return str_contains($said, ',') ? '' : $said;
     }
 
     /** A colour that something else of the same name has. */
