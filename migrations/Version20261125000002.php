@@ -17,7 +17,7 @@ final class Version20261125000002 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        foreach ([...self::COLUMNS, ...self::TABLES] as $sql) {
+        foreach ([...self::COLUMNS, ...self::USE, ...self::TABLES] as $sql) {
             $this->addSql($sql);
         }
     }
@@ -51,6 +51,13 @@ final class Version20261125000002 extends AbstractMigration
         "ALTER TABLE item ADD COLUMN details CLOB NOT NULL DEFAULT '{}'",
         'ALTER TABLE item ADD COLUMN photo VARCHAR(40) DEFAULT NULL',
         'ALTER TABLE companion ADD COLUMN is_together BOOLEAN NOT NULL DEFAULT 0',
+        'ALTER TABLE item ADD COLUMN used_at DATETIME DEFAULT NULL',
+    ];
+
+    /** When an item was last pulled, kept beside it, since the log is long. */
+    private const USE = [
+        "UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = item.id AND m.reason = 'pull')",
+        "CREATE TRIGGER item_used AFTER INSERT ON movement WHEN NEW.reason = 'pull' BEGIN UPDATE item SET used_at = max(coalesce(used_at, ''), NEW.at) WHERE id = NEW.item_id; END",
     ];
 
     private const TABLES = [

@@ -22,6 +22,8 @@ final readonly class FindReading
 {
     private const MOST_WORDS = 8;
     private const MOST_PLACES = 6;
+    private const UNUSED_MONTHS = [6, 12, 24];
+    private const STATES = ['home' => "p.nature = 'storage'", 'out' => "p.nature = 'tray'", 'lost' => "p.nature = 'outside' AND p.address = 'lost' AND b.quantity > 0"];
 
     /** Colours up to this difference are near (CIEDE2000; judged by eye on cardstock, common practice, no source). */
     private const NEAR = 14.0;
@@ -67,39 +69,69 @@ final readonly class FindReading
     public function counts(FindFilter $filter): array
     {
         [$query] = $this->query($filter->text);
-        $without = static fn (string $facet): FindFilter => new FindFilter($filter->text, 'kind' === $facet ? null : $filter->kind, 'theme' === $facet ? '' : $filter->theme, $filter->colour, $filter->panel, 'state' === $facet ? '' : $filter->state, 'unused' === $facet ? null : $filter->unusedMonths);
-        [$from, $values, $types] = $this->from($query, $without('kind'));
-        $kinds = $this->database->fetchAllKeyValue("SELECT i.kind, count(*) AS many FROM $from GROUP BY i.kind ORDER BY many DESC, i.kind", $values, $types);
-        [$from, $values, $types] = $this->from($query, $without('theme'));
-        $themes = [];
-        foreach ($this->database->fetchAllKeyValue("SELECT i.themes, count(*) FROM $from GROUP BY i.themes", $values, $types) as $json => $count) {
-            foreach (array_filter((array) json_decode((string) $json, true), is_string(...)) as $theme) {
-                $themes[$theme] = ($themes[$theme] ?? 0) + (int) $count;
+        [$from, $values, $types] = $this->from($query, new FindFilter($filter->text, colour: $filter->colour, panel: $filter->panel));
+        $months = array_values(array_unique([...self::UNUSED_MONTHS, ...(null === $filter->unusedMonths ? [] : [$filter->unusedMonths])]));
+        $unused = [];
+        foreach ($months as $number) {
+            $unused[] = "(i.used_at IS NULL OR i.used_at < :since{$number}) AS unused{$number}";
+            $values["since{$number}"] = $this->monthsAgo($number);
+        }
+        $states = array_map(static fn (string $state): string => 'EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND '.self::STATES[$state].") AS $state", FindFilter::STATES);
+        $columns = implode(', ', ['i.kind', 'i.themes', ...$states, ...$unused]);
+        $groups = implode(', ', range(1, 2 + \count($states) + \count($unused)));
+        $rows = $this->database->fetchAllAssociative("SELECT $columns, count(*) AS many FROM $from GROUP BY $groups", $values, $types);
+
+        return self::tally($rows, $filter);
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows items alike, with how many they are
+     *
+     * @return array{kind: array<string, int>, theme: array<string, int>, state: array<string, int>, unused: array<int, int>}
+     */
+    private static function tally(array $rows, FindFilter $filter): array
+    {
+        $kinds = $themes = [];
+        $states = array_fill_keys(FindFilter::STATES, 0);
+        $unused = array_fill_keys(self::UNUSED_MONTHS, 0);
+        foreach ($rows as $row) {
+            $own = array_filter((array) json_decode((string) $row['themes'], true), is_string(...));
+            $fits = [
+                'kind' => null === $filter->kind || $row['kind'] === $filter->kind->value,
+                'theme' => '' === $filter->theme || \in_array($filter->theme, $own, true),
+                'state' => '' === $filter->state || (bool) $row[$filter->state],
+                'unused' => null === $filter->unusedMonths || (bool) $row['unused'.$filter->unusedMonths],
+            ];
+            $many = (int) $row['many'];
+            $fitsBut = static fn (string $facet): bool => [] === array_filter($fits, static fn (bool $fit, string $key): bool => !$fit && $key !== $facet, \ARRAY_FILTER_USE_BOTH);
+            if ($fitsBut('kind')) {
+                $kinds[(string) $row['kind']] = ($kinds[(string) $row['kind']] ?? 0) + $many;
+            }
+            foreach ($fitsBut('theme') ? $own : [] as $theme) {
+                $themes[$theme] = ($themes[$theme] ?? 0) + $many;
+            }
+            foreach ($fitsBut('state') ? FindFilter::STATES : [] as $state) {
+                $states[$state] += $row[$state] ? $many : 0;
+            }
+            foreach ($fitsBut('unused') ? self::UNUSED_MONTHS : [] as $months) {
+                $unused[$months] += $row['unused'.$months] ? $many : 0;
             }
         }
+        arsort($kinds);
         arsort($themes);
-        $states = $unused = [];
-        foreach (FindFilter::STATES as $state) {
-            $states[$state] = $this->count($query, new FindFilter($filter->text, $filter->kind, $filter->theme, $filter->colour, $filter->panel, $state, $filter->unusedMonths));
-        }
-        foreach ([6, 12, 24] as $months) {
-            $unused[$months] = $this->count($query, new FindFilter($filter->text, $filter->kind, $filter->theme, $filter->colour, $filter->panel, $filter->state, $months));
-        }
 
-        return ['kind' => array_map(intval(...), $kinds), 'theme' => \array_slice($themes, 0, 12, true), 'state' => $states, 'unused' => $unused];
+        return ['kind' => $kinds, 'theme' => \array_slice($themes, 0, 12, true), 'state' => $states, 'unused' => $unused];
+    }
+
+    private function monthsAgo(int $months): string
+    {
+        return $this->clock->now()->modify(\sprintf('-%d months', $months))->format('Y-m-d');
     }
 
     /** @return list<array<string, mixed>> */
     public function saved(): array
     {
         return $this->database->fetchAllAssociative('SELECT * FROM saved_search ORDER BY name LIMIT 40');
-    }
-
-    private function count(?string $query, FindFilter $filter): int
-    {
-        [$from, $values, $types] = $this->from($query, $filter);
-
-        return (int) $this->database->fetchOne("SELECT count(*) FROM $from", $values, $types);
     }
 
     /** @return list<array<string, mixed>> */
@@ -157,12 +189,11 @@ final readonly class FindReading
             $values['sizes'] = json_encode($this->sizesOn($filter->panel));
         }
         if ('' !== $filter->state) {
-            $nature = ['home' => "p.nature = 'storage'", 'out' => "p.nature = 'tray'", 'lost' => "p.nature = 'outside' AND p.address = 'lost' AND b.quantity > 0"][$filter->state];
-            $conditions[] = "i.id IN (SELECT b.item_id FROM place p JOIN balance b ON b.place_id = p.id WHERE $nature)";
+            $conditions[] = 'EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND '.self::STATES[$filter->state].')';
         }
         if (null !== $filter->unusedMonths) {
-            $conditions[] = "i.id NOT IN (SELECT m.item_id FROM movement m WHERE m.reason = 'pull' AND m.at >= :since)";
-            $values['since'] = $this->clock->now()->modify(\sprintf('-%d months', $filter->unusedMonths))->format('Y-m-d');
+            $conditions[] = '(i.used_at IS NULL OR i.used_at < :since)';
+            $values['since'] = $this->monthsAgo($filter->unusedMonths);
         }
 
         return [$from.([] === $conditions ? '' : ' WHERE '.implode(' AND ', $conditions)), $values, $types];
@@ -270,7 +301,7 @@ final readonly class FindReading
         $words = \array_slice(Spelling::words($text), 0, self::MOST_WORDS);
         $instead = $parts = [];
         foreach ($words as $word) {
-            $near = $this->isKnown($word) ? [] : Spelling::nearest($word, $this->vocabulary());
+            $near = $this->isKnown($word) ? [] : (Spelling::nearest($word, $this->vocabulary(mb_substr($word, 0, 1))) ?: Spelling::nearest($word, $this->vocabulary('')));
             if ([] !== $near) {
                 $instead[$word] = $near;
             }
@@ -293,9 +324,11 @@ final readonly class FindReading
         return mb_strlen($word) < 4 || false !== $this->database->fetchOne('SELECT 1 FROM finder_word WHERE term >= ? AND term < ? || char(1114111) LIMIT 1', [$word, $word]);
     }
 
-    /** @return list<string> */
-    private function vocabulary(): array
+    /** @return list<string> the words of the index that begin with a letter, or all of them */
+    private function vocabulary(string $first): array
     {
-        return array_map(strval(...), $this->database->fetchFirstColumn('SELECT term FROM finder_word WHERE length(term) > 3'));
+        $sql = '' === $first ? 'SELECT term FROM finder_word' : 'SELECT term FROM finder_word WHERE term >= :first AND term < :first || char(1114111)';
+
+        return array_map(strval(...), $this->database->fetchFirstColumn($sql, '' === $first ? [] : ['first' => $first]));
     }
 }
