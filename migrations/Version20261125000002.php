@@ -88,6 +88,8 @@ final class Version20261125000002 extends AbstractMigration
                 measures CLOB NOT NULL
             )
             SQL,
+        'CREATE INDEX item_name ON item (name)',
+        'CREATE INDEX item_themes ON item (themes)',
         "CREATE VIRTUAL TABLE finder_word USING fts5vocab(finder, 'row')",
     ];
 }

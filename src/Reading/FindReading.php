@@ -23,7 +23,11 @@ final readonly class FindReading
     private const MOST_WORDS = 8;
     private const MOST_PLACES = 6;
     private const UNUSED_MONTHS = [6, 12, 24];
-    private const STATES = ['home' => "p.nature = 'storage'", 'out' => "p.nature = 'tray'", 'lost' => "p.nature = 'outside' AND p.address = 'lost' AND b.quantity > 0"];
+    private const STATES = [
+        'home' => "EXISTS (SELECT 1 FROM balance b WHERE b.item_id = i.id AND b.place_id NOT IN (SELECT id FROM place WHERE nature <> 'storage'))",
+        'out' => "i.id IN (SELECT b.item_id FROM place p CROSS JOIN balance b ON b.place_id = p.id WHERE p.nature = 'tray')",
+        'lost' => "i.id IN (SELECT b.item_id FROM place p CROSS JOIN balance b ON b.place_id = p.id WHERE p.nature = 'outside' AND p.address = 'lost' AND b.quantity > 0)",
+    ];
 
     /** Colours up to this difference are near (CIEDE2000; judged by eye on cardstock, common practice, no source). */
     private const NEAR = 14.0;
@@ -76,7 +80,7 @@ final readonly class FindReading
             $unused[] = "(i.used_at IS NULL OR i.used_at < :since{$number}) AS unused{$number}";
             $values["since{$number}"] = $this->monthsAgo($number);
         }
-        $states = array_map(static fn (string $state): string => 'EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND '.self::STATES[$state].") AS $state", FindFilter::STATES);
+        $states = array_map(static fn (string $state): string => self::STATES[$state]." AS $state", FindFilter::STATES);
         $columns = implode(', ', ['i.kind', 'i.themes', ...$states, ...$unused]);
         $groups = implode(', ', range(1, 2 + \count($states) + \count($unused)));
         $rows = $this->database->fetchAllAssociative("SELECT $columns, count(*) AS many FROM $from GROUP BY $groups", $values, $types);
@@ -177,8 +181,8 @@ final readonly class FindReading
             $values['kind'] = $filter->kind->value;
         }
         if ('' !== $filter->theme) {
-            $conditions[] = 'EXISTS (SELECT 1 FROM json_each(i.themes) t WHERE t.value = :theme)';
-            $values['theme'] = $filter->theme;
+            $conditions[] = 'i.themes IN (SELECT value FROM json_each(:themes))';
+            $values['themes'] = json_encode($this->themesWith($filter->theme));
         }
         if (null !== $filter->colour) {
             $conditions[] = 'i.colour IN (SELECT value FROM json_each(:colours))';
@@ -189,7 +193,7 @@ final readonly class FindReading
             $values['sizes'] = json_encode($this->sizesOn($filter->panel));
         }
         if ('' !== $filter->state) {
-            $conditions[] = 'EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND '.self::STATES[$filter->state].')';
+            $conditions[] = self::STATES[$filter->state];
         }
         if (null !== $filter->unusedMonths) {
             $conditions[] = '(i.used_at IS NULL OR i.used_at < :since)';
@@ -197,6 +201,14 @@ final readonly class FindReading
         }
 
         return [$from.([] === $conditions ? '' : ' WHERE '.implode(' AND ', $conditions)), $values, $types];
+    }
+
+    /** @return list<string> the lists of themes in the catalogue that have one among them, as they are stored */
+    private function themesWith(string $theme): array
+    {
+        $lists = array_map(strval(...), $this->database->fetchFirstColumn('SELECT DISTINCT themes FROM item'));
+
+        return array_values(array_filter($lists, static fn (string $list): bool => \in_array($theme, (array) json_decode($list, true), true)));
     }
 
     /** @return list<string> the colours in the catalogue that are near one */
