@@ -260,6 +260,19 @@ final class CatalogueTest extends RoomTestCase
         self::assertStringContainsString('A home for Stamps', $this->text());
     }
 
+    public function testSeasonalPlacesAreNamedWhenTheirTimeComes(): void
+    {
+        $this->furnish();
+        $season = \Lottel\Core\Storage\Season::broughtForwardOn(new \DateTimeImmutable())->value;
+        $this->putInto('C4', 'Snow', 'Frost', 'Sun');
+        $this->database()->executeStatement("UPDATE item SET season = ? WHERE name IN ('Snow', 'Frost')", [$season]);
+        $this->postAndFollow('/stores/places/C5', ['name' => 'lanterns', 'scheme' => 'name', 'season' => $season]);
+        $page = $this->get('/stores');
+        self::assertSame(['C4', 'C5'], $page->filter('.season .chip')->each(static fn ($chip): string => $chip->text()), 'what most of a place is for counts, too');
+        $this->database()->executeStatement("UPDATE item SET season = '' WHERE name = 'Snow'");
+        self::assertSame(['C5'], $this->get('/stores')->filter('.season .chip')->each(static fn ($chip): string => $chip->text()));
+    }
+
     public function testFindForgivesSlipsAndNarrowsDown(): void
     {
         $this->furnish();

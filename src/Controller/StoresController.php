@@ -49,7 +49,9 @@ final class StoresController extends Page
     #[Route('/stores', name: 'stores', methods: ['GET'])]
     public function index(): Response
     {
-        return $this->render('stores/index.html.twig', ['units' => $this->room->units(), 'places' => $this->room->placesByUnit()]);
+        $season = Season::broughtForwardOn($this->frame->today());
+
+        return $this->render('stores/index.html.twig', ['season' => $season->value, 'in_season' => $this->stores->ofSeason($season->value), 'units' => $this->room->units(), 'places' => $this->room->placesByUnit()]);
     }
 
     #[Route('/stores/units/{letters}', name: 'unit', methods: ['GET'])]

@@ -125,6 +125,7 @@ final readonly class FurnishRoom
         $place->saysMaker = $said['maker'] ?? '';
         $place->saysTheme = $said['theme'] ?? '';
         $place->fileAfterUses = $said['file_after_uses'] ?? null;
+        $place->season = $said['season'] ?? '';
         $this->index->place($place);
     }
 

@@ -28,6 +28,17 @@ final readonly class StoreReading
         ) ?: null;
     }
 
+    /** @return list<array<string, mixed>> the places that hold what belongs to a season: by what they say, or by most of what is in them */
+    public function ofSeason(string $season): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT p.address, p.name, count(b.item_id) AS things FROM place p LEFT JOIN balance b ON b.place_id = p.id LEFT JOIN item i ON i.id = b.item_id
+             WHERE p.nature = 'storage' AND p.retired_at IS NULL AND p.id IN (SELECT id FROM place WHERE season = :season UNION SELECT b2.place_id FROM item i2 JOIN balance b2 ON b2.item_id = i2.id WHERE i2.season = :season)
+             GROUP BY p.id HAVING p.season = :season OR sum(i.season = :season) * 2 > count(b.item_id) ORDER BY p.address LIMIT 12",
+            ['season' => $season],
+        );
+    }
+
     /** @return array<string, mixed>|null */
     public function placeNumber(int $id): ?array
     {
