@@ -235,6 +235,8 @@ final class LabelsTest extends RoomTestCase
             $this->postAndFollow('/stores/tape', ['tape' => '6', 'wish' => [(int) $this->database()->fetchOne('SELECT max(id) FROM label_wish')]]);
         }
         self::assertCount(12, $printer->status()->last, 'the last ones are kept');
+        $this->postAndFollow('/stores/tape/set', ['do' => 'forget', 'tape' => '6']);
+        self::assertStringContainsString('Nothing has been printed yet', $this->text());
     }
 
     public function testTheLegendSaysWhatIsWhere(): void

@@ -310,6 +310,24 @@
     document.addEventListener('change', (event) => {
         if (event.target.matches('[data-camera-photo]') && event.target.files[0]) readPhoto(event.target.closest('[data-camera]'), event.target.files[0]);
     });
+    // Large photos are made smaller before they travel.
+    const PHOTO_SIDE = 2000;
+    document.addEventListener('change', async (event) => {
+        const field = event.target;
+        const file = field.matches('[data-shrink]') ? field.files[0] : null;
+        if (!file || file.size < 1_500_000 || !/^image\/(jpeg|png|webp)$/.test(file.type)) return;
+        const picture = await createImageBitmap(file).catch(() => null);
+        if (!picture) return;
+        const scale = Math.min(1, PHOTO_SIDE / Math.max(picture.width, picture.height));
+        const canvas = document.createElement('canvas');
+        [canvas.width, canvas.height] = [Math.round(picture.width * scale), Math.round(picture.height * scale)];
+        canvas.getContext('2d').drawImage(picture, 0, 0, canvas.width, canvas.height);
+        const blob = await new Promise((done) => { canvas.toBlob(done, 'image/jpeg', 0.9); });
+        if (!blob || blob.size >= file.size) return;
+        const smaller = new DataTransfer();
+        smaller.items.add(new File([blob], 'photo.jpg', { type: 'image/jpeg' }));
+        field.files = smaller.files;
+    });
     document.addEventListener('input', (event) => {
         const target = event.target.dataset && event.target.dataset.picks ? document.getElementById(event.target.dataset.picks) : null;
         if (target) target.value = event.target.value;

@@ -174,7 +174,9 @@ final class LabelController extends Page
     {
         return $this->write($request, function (Input $input) use ($printer): Outcome {
             $do = $input->text('do', 10);
-            if ('jam' === $do || 'clear' === $do) {
+            if ('forget' === $do) {
+                $printer->empty();
+            } elseif ('jam' === $do || 'clear' === $do) {
                 $printer->jam('jam' === $do);
             } else {
                 $tape = Tape::tryFrom($input->whole('tape', 1, 99)) ?? throw InvalidLabel::tape();
@@ -184,6 +186,7 @@ final class LabelController extends Page
             return new Outcome($this->generateUrl('tape'), match ($do) {
                 'jam' => 'It is jammed.',
                 'clear' => 'The jam is cleared.',
+                'forget' => 'The strips are gone.',
                 default => 'A tape is in the printer.',
             });
         }, fn (Problem $problem): Response => $this->showTape($printer, $problem));

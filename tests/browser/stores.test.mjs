@@ -186,6 +186,27 @@ test('a return is scanned home with a hand scanner', { timeout: 120000 }, async 
     assert.deepEqual(ada.complaints, []);
 });
 
+test('a photo of 50 MB is refused, a large one is made smaller before it travels', { timeout: 120000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    await ada.goto('/find?q=puffin');
+    await press(ada, () => ada.locator('main .row .name a').first().click());
+    const url = ada.url();
+    writeFileSync(join(folder, 'huge.jpg'), Buffer.alloc(50 * 1024 * 1024, 7));
+    await ada.setInputFiles('#photo-photo', join(folder, 'huge.jpg'));
+    await press(ada, () => ada.getByRole('button', { name: 'Keep it' }).click());
+    assert.match(await ada.locator('.problem').innerText(), /larger than 15 MB/);
+    assert.equal(await ada.locator('img.photo').count(), 0);
+    execFileSync('php', ['-r', '$p = imagecreatetruecolor(3000, 1500); for ($i = 0; $i < 900000; ++$i) { imagesetpixel($p, random_int(0, 2999), random_int(0, 1499), random_int(0, 0xFFFFFF)); } imagepng($p, $argv[1]);', join(folder, 'large.png')]);
+    await ada.goto(url);
+    await ada.setInputFiles('#photo-photo', join(folder, 'large.png'));
+    await ada.waitForFunction(() => document.getElementById('photo-photo').files[0].name === 'photo.jpg');
+    await press(ada, () => ada.getByRole('button', { name: 'Keep it' }).click());
+    assert.match(await ada.locator('.said').innerText(), /photo is kept/);
+    assert.equal(await ada.locator('img.photo').evaluate((img) => img.decode().then(() => img.naturalWidth)), 1600);
+    assert.ok(await ada.locator('form[action$="/colour"]').count() >= 1, 'its colours are offered');
+    assert.deepEqual(ada.complaints, []);
+});
+
 // A film of one still picture, as Chromium takes it instead of a camera.
 function film(png) {
     const [width, height] = [640, 480];

@@ -113,18 +113,8 @@ final class SheetBound
                 $wanted -= $stock->quantity * $yield($stock);
             }
         }
-        rsort($sheets);
-        $needed = 0;
-        foreach ($sheets as [$each, $quantity]) {
-            if ($wanted <= 0 || $each <= 0) {
-                break;
-            }
-            $taken = min($quantity, intdiv($wanted + $each - 1, $each));
-            $needed += $taken;
-            $wanted -= $taken * $each;
-        }
 
-        return $needed;
+        return SheetCount::for($wanted, $sheets);
     }
 
     /** @param list<Piece> $pieces */

@@ -54,12 +54,6 @@ enum LabelFormat: string
         return self::Lid === $this;
     }
 
-    /** Whether it is for an item, not for a place. */
-    public function isForItem(): bool
-    {
-        return self::DieBack === $this || self::Swatch === $this || self::Lid === $this;
-    }
-
     /** Returns the format that a kind of place usually has. */
     public static function forPlace(string $kind): self
     {

@@ -83,21 +83,6 @@ enum UnitTemplate: string
         };
     }
 
-    /** @return list<string> the words of a place's opening and of what its rows and columns are */
-    public function words(): array
-    {
-        return match ($this) {
-            self::Chest => ['drawers', ''],
-            self::Cart => ['tiers', ''],
-            self::Cabinet, self::Shelf => ['shelves', ''],
-            self::Cubes => ['rows of cubes', 'cubes in a row'],
-            self::Binders => ['shelves', 'binders on each'],
-            self::Rail, self::Pegboard => ['rows of hooks', 'hooks in a row'],
-            self::Carousel => ['tiers', 'pockets around'],
-            self::Top => ['rows', 'spots side by side'],
-        };
-    }
-
     /** Returns the unit as it usually comes, or in a size and with rows of one's own. */
     public function plan(string $letters, int $rows, int $columns = 1, ?UnitSize $size = null): UnitPlan
     {

@@ -14,6 +14,7 @@ use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapSearch;
+use Lottel\Core\Cutting\SettingOrder;
 use Lottel\Core\Cutting\Stock;
 use PHPUnit\Framework\TestCase;
 
@@ -49,6 +50,8 @@ final class BenchTest extends TestCase
             while (!$this->isDoneWith($roots, $fewest)) {
                 ++$fewest;
             }
+            $order = new SettingOrder();
+            self::assertSame([$fewest, true], [\count($order->of($plan)), $order->isProven]);
             self::assertSame($fewest, CutSequence::settingsOf(...(new CutSequence(1))->of($plan)), "case {$case}");
             $better += $fewest > 2 ? 1 : 0;
         }

@@ -92,8 +92,10 @@ final class PlannerPartsTest extends TestCase
             $sets = new PieceSets($pieces);
             $blocks = Blocks::build($pieces, [new Stock('letter', 136, 176, 1, '', true)], $sets, new Trimmer(), 1_000_000);
             self::assertNotNull($blocks);
-            $cut = (new RoomyCut($blocks, new Trimmer()))->cut($sets->all(), 136, 176, 0);
+            $roomy = new RoomyCut($blocks, new Trimmer());
+            $cut = $roomy->cut($sets->all(), 136, 176, 0);
             self::assertNotNull($cut);
+            self::assertTrue($roomy->isExact, 'all ways were looked at');
             self::assertLessThanOrEqual(136 * 176 - $sets->areaOf($sets->all()), $cut->largestOffcut());
             self::assertCount(4, $cut->pieces());
             self::assertNull((new RoomyCut($blocks, new Trimmer()))->cut($sets->all(), 136, 176, $cut->largestOffcut()), 'there is nothing larger');
