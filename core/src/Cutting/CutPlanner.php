@@ -12,7 +12,7 @@ namespace Lottel\Core\Cutting;
 final readonly class CutPlanner
 {
     /** So many fits are looked at in about a second. */
-    private const WORK_PER_SECOND = 1_300_000;
+    private const WORK_PER_SECOND = 1_600_000;
 
     /** The part of the search that goes into greedy fillings; the rest makes the best of them better. */
     private const SHARE_OF_FILLINGS = 0.12;
@@ -21,7 +21,10 @@ final readonly class CutPlanner
     private const MOST_TO_RECUT = 400;
 
     /** Jobs with so few different sets of pieces are solved exactly straight away. */
-    private const FEW_SETS = 300;
+    private const FEW_SETS = 1_100;
+
+    /** What is spent on making an exact plan's cuts fewer. */
+    private const WORK_FOR_FEWER_CUTS = 40_000;
 
     private const WORK_FOR_A_PROOF = 4_800_000;
 
@@ -85,7 +88,7 @@ final readonly class CutPlanner
     {
         $exact = SmallJob::isSmall($pieces, self::FEW_SETS) ? SmallJob::solve($pieces, $stocks, new Trimmer()) : null;
         if (null !== $exact && $this->canCut($exact)) {
-            return [$this->withLargerOffcut($exact), $exact->score->sheets];
+            return [$this->withLargerOffcut($this->recut($exact, $pieces, $stocks, $exact->score->sheets, self::WORK_FOR_FEWER_CUTS)), $exact->score->sheets];
         }
         $bound = $exact?->score->sheets ?? max((new SheetBound())->of($pieces, $stocks), (new SideBound())->of($pieces, $stocks));
         $plan = $this->searched($pieces, $stocks, $bound, (int) ($seconds * self::WORK_PER_SECOND));
@@ -109,6 +112,16 @@ final readonly class CutPlanner
     private function searched(array $pieces, array $stocks, int $bound, int $budget): CutPlan
     {
         $plan = (new GreedySearch($pieces, $stocks, $this->trimmer))->search((int) ($budget * self::SHARE_OF_FILLINGS));
+
+        return $this->recut($plan, $pieces, $stocks, $bound, $budget);
+    }
+
+    /**
+     * @param list<Piece> $pieces
+     * @param list<Stock> $stocks
+     */
+    private function recut(CutPlan $plan, array $pieces, array $stocks, int $bound, int $budget): CutPlan
+    {
         $isVast = \count($plan->used) > self::MOST_TO_RECUT || $plan->score->unplaced > self::MOST_TO_RECUT;
 
         return $isVast ? $plan : (new Recutting($pieces, $stocks, $this->trimmer))->improve($plan, $bound, $budget);

@@ -27,7 +27,10 @@ final class Hand
     {
         foreach ($arrangement->cuts as $at => $cut) {
             $this->stock[] = [$cut, $at];
-            $this->addFree($cut->root, array_key_last($this->stock));
+            $isScrap = !$stocks[$cut->stock]->isSheet;
+            foreach ($cut->free($narrowest) as $part) {
+                $this->free[] = [$part->width, $part->height, $part, array_key_last($this->stock), $isScrap];
+            }
         }
     }
 

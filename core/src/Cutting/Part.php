@@ -75,7 +75,19 @@ final class Part
     /** @return list<self> the parts that are not cut further, from left to right and top to bottom of each cut */
     public function leaves(): array
     {
-        return null === $this->first || null === $this->second ? [$this] : [...$this->first->leaves(), ...$this->second->leaves()];
+        $leaves = [];
+        /** @var list<self> $open */
+        $open = [$this];
+        while (null !== $part = array_pop($open)) {
+            if (null === $part->first || null === $part->second) {
+                $leaves[] = $part;
+            } else {
+                $open[] = $part->second;
+                $open[] = $part->first;
+            }
+        }
+
+        return $leaves;
     }
 
     public function cuts(): int

@@ -236,17 +236,20 @@ final class Recutting
     {
         $best = [\PHP_INT_MAX, \PHP_INT_MAX];
         $spots = [null, null];
+        $fit = $how->fit;
         foreach ($this->ways[$piece] as [$width, $height, $isTurned]) {
             $this->work += \count($hand->free);
             foreach ($hand->free as $at => [$w, $h, $part, , $isScrap]) {
                 if ($width > $w || $height > $h) {
                     continue;
                 }
-                $misfit = match ($how->fit) {
-                    Filling::FIT_AREA => $w * $h,
-                    Filling::FIT_SHORT_SIDE => min($w - $width, $h - $height),
-                    default => max($w - $width, $h - $height),
-                };
+                if (Filling::FIT_AREA === $fit) {
+                    $misfit = $w * $h;
+                } else {
+                    $across = $w - $width;
+                    $down = $h - $height;
+                    $misfit = (Filling::FIT_SHORT_SIDE === $fit) === ($across < $down) ? $across : $down;
+                }
                 $kind = $isScrap ? 0 : 1;
                 if ($misfit < $best[$kind] && 0 !== $this->dice->roll(30) && $this->carver->canTrim($part, $width, $height)) {
                     $best[$kind] = $misfit;
