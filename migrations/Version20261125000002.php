@@ -37,6 +37,7 @@ final class Version20261125000002 extends AbstractMigration
         'ALTER TABLE place ADD COLUMN most_grams INTEGER DEFAULT NULL CHECK (most_grams > 0)',
         'ALTER TABLE place ADD COLUMN room_to_grow INTEGER NOT NULL DEFAULT 20 CHECK (room_to_grow BETWEEN 0 AND 90)',
         "ALTER TABLE place ADD COLUMN says_colour VARCHAR(20) NOT NULL DEFAULT ''",
+        "ALTER TABLE place ADD COLUMN also_kinds CLOB NOT NULL DEFAULT '[]'",
         "ALTER TABLE place ADD COLUMN season VARCHAR(10) NOT NULL DEFAULT ''",
         'ALTER TABLE place ADD COLUMN is_child_safe BOOLEAN NOT NULL DEFAULT 0',
         'ALTER TABLE place ADD COLUMN file_after_uses INTEGER DEFAULT NULL CHECK (file_after_uses BETWEEN 1 AND 99)',

@@ -256,6 +256,12 @@ final class CatalogueTest extends RoomTestCase
         $page = $this->get('/stores/places/C1');
         self::assertStringContainsString('1 thing does not belong here', $this->text());
         self::assertStringContainsString('die, not stamp set', $this->text());
+        $page = $this->postAndFollow('/stores/places/C1', ['scheme' => 'name', 'says_kind' => 'stamp set', 'also_kinds' => ['die', 'nonsense'], 'inner_width' => '10', 'inner_height' => '3', 'inner_depth' => '12']);
+        self::assertStringNotContainsString('does not belong here', $this->text(), 'dies belong here, too');
+        self::assertCount(1, $page->filter('[name="also_kinds[]"][checked]'));
+        $this->database()->executeStatement('UPDATE item SET width = ?, height = ?, depth = ? WHERE id = ?', [14 * 8128, 8128, 13 * 8128, $die->id]);
+        $page = $this->get('/stores/places/C1');
+        self::assertStringContainsString('too large for it', $this->text());
         $this->browser->click($page->filter('.misfiled a.button')->link());
         self::assertStringContainsString('A home for Stamps', $this->text());
     }

@@ -98,6 +98,7 @@ final class StoresController extends Page
             [$place->saysColour, $place->season, $place->mostGrams, $place->roomToGrow, $place->fileAfterUses] = [$colour, $season, $grams, $grow, $uses];
             [$place->innerWidth, $place->innerHeight, $place->innerDepth] = $sides;
             $place->isChildSafe = $input->isTicked('is_child_safe');
+            $place->alsoKinds = array_values(array_unique(array_filter($input->list('also_kinds'), static fn (string $also): bool => null !== Kind::tryFrom($also) && $also !== $kind)));
             $index->place($place);
             if ($isRenamed) {
                 $labels->wishForPlace($place, 'renamed');

@@ -54,6 +54,10 @@ class Place
     #[ORM\Column(length: 20)]
     public string $saysColour = '';
 
+    /** @var list<string> kinds that belong here, too; new things are taken to be of the first one */
+    #[ORM\Column(type: 'json')]
+    public array $alsoKinds = [];
+
     #[ORM\Column(nullable: true)]
     public ?int $innerWidth = null;
 
@@ -169,6 +173,7 @@ class Place
     public function sayAs(self $other): void
     {
         [$this->scheme, $this->saysKind, $this->saysMaker, $this->saysTheme, $this->saysColour] = [$other->scheme, $other->saysKind, $other->saysMaker, $other->saysTheme, $other->saysColour];
+        $this->alsoKinds = $other->alsoKinds;
     }
 
     public function filingScheme(): FilingScheme

@@ -80,6 +80,7 @@ final class HomeReading
                 $place['reach'],
                 null === $inside || null !== (new Fit())->way($box, $inside, Handling::ofKind($thing->kind)),
                 \in_array((int) $place['id'], $companions, true),
+                self::kinds($place),
             );
         }
         $uses = (int) $this->database->fetchOne("SELECT count(*) FROM movement WHERE item_id = ? AND reason = 'pull'", [$thing->id]);
@@ -99,10 +100,11 @@ final class HomeReading
     {
         $sum = $this->sum($contents);
         $capacity = $this->capacity($place);
-        $belonging = new Belonging(null === $place['says_kind'] ? null : Kind::from((string) $place['says_kind']), (string) $place['says_maker'], (string) $place['says_theme'], (string) $place['says_colour']);
+        $belonging = new Belonging(null === $place['says_kind'] ? null : Kind::from((string) $place['says_kind']), (string) $place['says_maker'], (string) $place['says_theme'], (string) $place['says_colour'], self::kinds($place));
+        $inside = self::box($place, 'inner_width', 'inner_height', 'inner_depth');
         $misfiled = [];
         foreach ($contents as $row) {
-            $why = $belonging->excludes(StoreReading::thing($row));
+            $why = $belonging->excludes(StoreReading::thing($row)) ?? self::isTooLarge($row, $inside);
             if (null !== $why) {
                 $misfiled[] = ['why' => $why] + $row;
             }
@@ -119,8 +121,24 @@ final class HomeReading
     }
 
     /**
-     * @param list<array<string, mixed>> $contents
+     * @param array<string, mixed> $place
+     *
+     * @return list<Kind> that belong there beside the first one
      */
+    private static function kinds(array $place): array
+    {
+        return array_values(array_filter(array_map(static fn (mixed $kind): ?Kind => \is_string($kind) ? Kind::tryFrom($kind) : null, (array) json_decode((string) $place['also_kinds'], true))));
+    }
+
+    /** @param array<string, mixed> $item */
+    private static function isTooLarge(array $item, ?Box $inside): ?string
+    {
+        $box = self::box($item, 'width', 'height', 'depth');
+
+        return null === $box || null === $inside || null !== (new Fit())->way($box, $inside, Handling::ofKind(Kind::from((string) $item['kind']))) ? null : 'too large for it';
+    }
+
+    /** @param list<array<string, mixed>> $contents */
     private function sum(array $contents): Contents
     {
         $sum = new Contents(0, 0, 0);

@@ -109,7 +109,7 @@ test('units are dragged, moved by key and by number, and turned', { timeout: 120
     assert.match(await ada.locator('main').innerText(), /plan is kept/);
     assert.equal((await spot())[0], 1500);
     const width = await ada.locator('svg.floor-plan').evaluate((svg) => svg.getBoundingClientRect().width);
-    await ada.getByRole('button', { name: 'Larger' }).click();
+    await ada.getByRole('button', { name: 'Larger', exact: true }).click();
     assert.ok(await ada.locator('svg.floor-plan').evaluate((svg) => svg.getBoundingClientRect().width) > 1.2 * width);
     await ada.getByText('By numbers').click();
     await row.locator('[name="x[]"]').fill('99999');

@@ -11,14 +11,15 @@ use Lottel\Core\Colour\Srgb;
 /** What a place says belongs in it; what it leaves out, it does not mind. Several makers or themes are parted by commas. */
 final readonly class Belonging
 {
-    public function __construct(public ?Kind $kind = null, public string $maker = '', public string $theme = '', public string $colour = '', public string $season = '')
+    /** @param list<Kind> $alsoKinds */
+    public function __construct(public ?Kind $kind = null, public string $maker = '', public string $theme = '', public string $colour = '', public array $alsoKinds = [])
     {
     }
 
     /** Returns why a thing does not belong here, or null where it does. */
     public function excludes(Thing $thing): ?string
     {
-        if (null !== $this->kind && $this->kind !== $thing->kind && Kind::Other !== $thing->kind) {
+        if (null !== $this->kind && !\in_array($thing->kind, [$this->kind, Kind::Other, ...$this->alsoKinds], true)) {
             return \sprintf('%s, not %s', $thing->kind->value, $this->kind->value);
         }
         if ('' !== $this->maker && '' !== $thing->maker && !self::names($this->maker, [$thing->maker])) {

@@ -11,6 +11,7 @@ final readonly class HomeCandidate
      * @param list<Thing> $contents what lives there
      * @param float $roomLeft share of it that is free, below 0 where it is over-full
      * @param float $reachSeconds from the bench
+     * @param list<Kind> $alsoKinds that belong there, too
      */
     public function __construct(
         public string $address,
@@ -22,6 +23,7 @@ final readonly class HomeCandidate
         public float $reachSeconds,
         public bool $fits = true,
         public bool $holdsCompanion = false,
+        public array $alsoKinds = [],
     ) {
     }
 }

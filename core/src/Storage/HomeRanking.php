@@ -30,7 +30,7 @@ final class HomeRanking
     {
         $proposals = [];
         foreach ($candidates as $candidate) {
-            if ($candidate->fits && (null === $candidate->saysKind || $candidate->saysKind === $thing->kind) && $candidate->roomLeft > 0) {
+            if ($candidate->fits && (null === $candidate->saysKind || \in_array($thing->kind, [$candidate->saysKind, ...$candidate->alsoKinds], true)) && $candidate->roomLeft > 0) {
                 $proposals[] = $this->propose($thing, $candidate, $usesAMonth);
             }
         }
@@ -63,7 +63,7 @@ final class HomeRanking
         $isMaker = '' !== $candidate->saysMaker && '' !== $thing->maker && Belonging::names($candidate->saysMaker, [$thing->maker]);
         $isTheme = '' !== $candidate->saysTheme && Belonging::names($candidate->saysTheme, $thing->themes);
         foreach ([
-            [$candidate->saysKind === $thing->kind, 0.5, $thing->kind->value],
+            [null !== $candidate->saysKind && \in_array($thing->kind, [$candidate->saysKind, ...$candidate->alsoKinds], true), 0.5, $thing->kind->value],
             [$isMaker, 0.3, $thing->maker],
             [$isTheme, 0.3, $candidate->saysTheme],
         ] as [$agrees, $weight, $word]) {

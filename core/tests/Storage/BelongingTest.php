@@ -17,6 +17,7 @@ final class BelongingTest extends TestCase
         self::assertNull((new Belonging())->excludes($thing), 'a place that says nothing takes anything');
         self::assertNull((new Belonging(Kind::StampSet, 'oddling', 'sea', 'blue'))->excludes($thing));
         self::assertNull((new Belonging(null, 'Two Bollards, Oddling', 'knots, sea'))->excludes($thing), 'one of several will do');
+        self::assertNull((new Belonging(Kind::Die, alsoKinds: [Kind::Stencil, Kind::StampSet]))->excludes($thing));
         self::assertSame('stamp set, not die', (new Belonging(Kind::Die))->excludes($thing));
         self::assertSame('by Oddling, not by Two Bollards', (new Belonging(null, 'Two Bollards'))->excludes($thing));
         self::assertSame('seabirds, Sea, not knots', (new Belonging(null, '', 'knots'))->excludes($thing));
