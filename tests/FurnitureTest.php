@@ -216,6 +216,9 @@ final class FurnitureTest extends RoomTestCase
         $this->postAndFollow('/stores/units/C/retire');
         self::assertSame(['D1', 'D2'], $this->addresses());
         self::assertArrayHasKey('D1', $this->balances($gulls));
+        $unit = $this->database()->fetchAssociative("SELECT id, plan_x, plan_y, turn FROM unit WHERE letters = 'D'") ?: [];
+        $this->postAndFollow('/stores/plan/'.$this->database()->fetchOne('SELECT id FROM room'), ['unit' => [$unit['id']], 'x' => ['0'], 'y' => ['0'], 'turn' => ['0'], 'room_width' => '5 m', 'room_depth' => '4 m']);
+        self::assertStringContainsString('The plan is kept', $this->text(), 'what is gone stands in nobody’s way');
         foreach (['/stores', '/stores/plan', '/plan', '/log'] as $path) {
             $this->get($path);
             $this->assertCode(200, $path);

@@ -171,6 +171,8 @@ final class LabelsTest extends RoomTestCase
         foreach (['width=2&height=30', 'width=900&height=30', 'width=-3&height=30', 'width=big&height=30'] as $query) {
             $this->get('/stores/places/C1/label?format=front&'.$query);
             $this->assertCode(422, $query);
+            $this->get('/stores/labels/place/'.$this->place('C1')->id.'.pdf?format=front&'.$query);
+            $this->assertCode(400, $query);
         }
     }
 
@@ -229,6 +231,10 @@ final class LabelsTest extends RoomTestCase
         $this->post('/stores/tape', ['tape' => '13', 'wish' => [$third]]);
         $this->assertCode(422);
         self::assertCount(3, $this->wishes(), 'what was not printed still waits');
+        $printer->load(Tape::Eighteen, 700);
+        $this->postAndFollow('/stores/tape', ['tape' => '18', 'wish' => $this->wishes()]);
+        self::assertStringContainsString('1 on tape, cut and ready. Then it stopped. The tape is out', $this->text());
+        self::assertCount(2, $this->wishes(), 'what came out waits no longer');
         for ($label = 0; $label < 14; ++$label) {
             $this->postAndFollow('/stores/tape/set', ['do' => 'load', 'tape' => '6']);
             $this->postAndFollow('/stores/labels/place/'.$this->place('C1')->id.'/wish', ['format' => 'front']);

@@ -48,8 +48,9 @@ final class FindController extends Page
     {
         return $this->write($request, function (Input $input): Outcome {
             $name = $input->text('search_name', 60, true);
-            $query = $input->text('query', 1000, true);
+            parse_str($input->text('query', 1000, true), $asked);
             $input->check();
+            $query = http_build_query(self::fields($asked));
             $this->database->executeStatement('INSERT INTO saved_search (name, query) VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET query = excluded.query', [$name, $query]);
 
             return new Outcome($this->generateUrl('find').'?'.$query, \sprintf('“%s” is kept.', $name));
@@ -74,7 +75,7 @@ final class FindController extends Page
         } else {
             $asked = $request->query->all();
         }
-        $fields = array_map(static fn (mixed $value): string => \is_string($value) ? mb_substr(mb_scrub($value), 0, 200) : '', array_intersect_key($asked, array_flip(self::FIELDS)));
+        $fields = self::fields($asked);
         [$filter, $errors] = $this->filter($fields);
         $found = $this->finder->find($filter);
         $isFragment = $request->headers->has('HX-Request') && 'results' === $request->headers->get('HX-Target');
@@ -91,6 +92,16 @@ final class FindController extends Page
             'is_fragment' => $isFragment,
             'problem' => $problem,
         ]);
+    }
+
+    /**
+     * @param array<mixed> $asked
+     *
+     * @return array<string, string> what the page knows of it
+     */
+    private static function fields(array $asked): array
+    {
+        return array_map(static fn (mixed $value): string => \is_string($value) ? mb_substr(mb_scrub($value), 0, 200) : '', array_intersect_key($asked, array_flip(self::FIELDS)));
     }
 
     /**

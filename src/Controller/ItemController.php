@@ -173,12 +173,18 @@ final class ItemController extends Page
     #[IsGranted('ROLE_OWNER')]
     public function keepPhoto(Request $request, int $id): Response
     {
-        return $this->write($request, function (Input $input) use ($id): Outcome {
+        $old = null;
+        $response = $this->write($request, function (Input $input) use ($id, &$old): Outcome {
             $item = $this->item($id);
-            ($this->photos)($item, $input->file('photo') ?? throw InvalidPhoto::didNotArrive());
+            $old = ($this->photos)($item, $input->file('photo') ?? throw InvalidPhoto::didNotArrive());
 
             return new Outcome($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+        if (null !== $old && $response->isRedirect()) {
+            $this->photos->throwAway($old);
+        }
+
+        return $response;
     }
 
     #[Route('/items/{id<\d{1,12}>}/photo', name: 'photo', methods: ['GET'])]

@@ -14,6 +14,7 @@ use App\Service\Labels\LabelSvg;
 use App\Service\Labels\MakeLabels;
 use App\Service\Labels\SimulatedTapePrinter;
 use App\Service\Labels\TapePrinter;
+use App\Service\Labels\TapeTrouble;
 use App\Service\Outcome;
 use App\Service\Unknown;
 use App\Web\Input;
@@ -28,6 +29,7 @@ use Lottel\Core\Label\LabelText;
 use Lottel\Core\Label\Tape;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 
 /** Labels: those that wait, single ones, sheets of them, tape, and the legend of a unit. */
@@ -118,7 +120,11 @@ final class LabelController extends Page
     #[Route('/stores/labels/{subject<place|item>}/{id<\d{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
     public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf): Response
     {
-        [$format, $size, $hasCode] = $this->asked($request, LabelFormat::Front);
+        try {
+            [$format, $size, $hasCode] = $this->asked($request, LabelFormat::Front);
+        } catch (InvalidLabel $problem) {
+            throw new BadRequestHttpException($problem->getMessage(), $problem);
+        }
         $drawing = $this->layout->draw($format, $this->textOf($subject, $id, $format, $hasCode), $size);
 
         return match ($type) {
@@ -158,14 +164,24 @@ final class LabelController extends Page
             $wishes = $this->chosen($input->list('wish'));
             $input->check();
             $printed = [];
+            $trouble = null;
             foreach ($wishes as $wish) {
                 $text = $this->make->ofWish($wish, true);
-                $printer->print($this->layout->tape($text, $tape->height()), $text->head);
+                try {
+                    $printer->print($this->layout->tape($text, $tape->height()), $text->head);
+                } catch (TapeTrouble $trouble) {
+                    break;
+                }
                 $printed[] = (int) $wish['wish'];
             }
+            if ([] === $printed && null !== $trouble) {
+                throw $trouble;
+            }
+            // What has come out of the printer is printed, whatever stopped it afterwards.
             $this->queue->printed($printed);
+            $said = [] === $printed ? 'Nothing was chosen.' : \sprintf('%d on tape, cut and ready.', \count($printed));
 
-            return new Outcome($this->generateUrl('tape'), [] === $printed ? 'Nothing was chosen.' : \sprintf('%d on tape, cut and ready.', \count($printed)));
+            return new Outcome($this->generateUrl('tape'), null === $trouble ? $said : $said.' Then it stopped. '.$trouble->getMessage());
         }, fn (Problem $problem): Response => $this->showTape($printer, $problem));
     }
 

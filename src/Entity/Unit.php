@@ -53,6 +53,12 @@ class Unit
     ) {
     }
 
+    /** Whether it has been taken out of the room; its letters are then free again and it has others, which nobody can type. */
+    public function isRetired(): bool
+    {
+        return str_starts_with($this->letters, '~');
+    }
+
     public function kind(): UnitTemplate
     {
         return UnitTemplate::tryFrom($this->template) ?? UnitTemplate::Shelf;

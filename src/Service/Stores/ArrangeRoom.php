@@ -59,9 +59,11 @@ final readonly class ArrangeRoom
         }
     }
 
-    /** @return list<Unit> */
+    /** @return list<Unit> those that stand in a room */
     private function units(Room $room): array
     {
-        return null === $room->id ? [] : $this->entities->getRepository(Unit::class)->findBy(['room' => $room], ['walk' => 'ASC', 'id' => 'ASC']);
+        $units = null === $room->id ? [] : $this->entities->getRepository(Unit::class)->findBy(['room' => $room], ['walk' => 'ASC', 'id' => 'ASC']);
+
+        return array_values(array_filter($units, static fn (Unit $unit): bool => !$unit->isRetired()));
     }
 }

@@ -57,11 +57,11 @@ final readonly class ChangeFurniture
     public function split(Place $place, int $parts, bool $isSideBySide): array
     {
         $front = $place->front() ?? throw StepRefused::hasNoFront($place->address);
-        [$first, $others] = [$front->parted($parts, $isSideBySide)[0], \array_slice($front->parted($parts, $isSideBySide), 1)];
-        $this->putFront($place, $first);
+        $fronts = $front->parted($parts, $isSideBySide);
+        $this->putFront($place, $fronts[0]);
         \assert(null !== $place->unit);
 
-        return array_map(fn (Front $part): Place => $this->newPlace($place->unit, $place, $part), $others);
+        return array_map(fn (Front $part): Place => $this->newPlace($place->unit, $place, $part), \array_slice($fronts, 1));
     }
 
     /**

@@ -23,8 +23,12 @@ final readonly class KeepPhoto
     {
     }
 
-    /** @throws InvalidPhoto if the file is too large, no picture, or damaged */
-    public function __invoke(Item $item, UploadedFile $file): void
+    /**
+     * Returns the name of the photo that it replaces; its file is to be thrown away once the new one is written down.
+     *
+     * @throws InvalidPhoto if the file is too large, no picture, or damaged
+     */
+    public function __invoke(Item $item, UploadedFile $file): ?string
     {
         $picture = $this->upright($file, $this->read($file));
         $picture = $this->smaller($picture, self::SIDE);
@@ -35,9 +39,13 @@ final readonly class KeepPhoto
         imagejpeg($picture, $this->folder().'/'.$name.'.jpg', 84);
         $old = $item->photo;
         $item->photo = $name;
-        if (null !== $old) {
-            @unlink($this->path($old));
-        }
+
+        return $old;
+    }
+
+    public function throwAway(string $name): void
+    {
+        @unlink($this->path($name));
     }
 
     public function path(string $name): string

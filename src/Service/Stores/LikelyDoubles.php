@@ -23,13 +23,12 @@ final readonly class LikelyDoubles
     public function of(array $things): array
     {
         $likeness = new Likeness($this->database->fetchAllKeyValue('SELECT id, name FROM item'));
-        $doubles = [];
-        foreach ($things as $index => $thing) {
-            foreach ($likeness->of($thing->name) as $id) {
-                $doubles[$index][] = $this->database->fetchAssociative('SELECT i.id, i.name, i.maker, h.address AS home FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id = ?', [$id]) ?: [];
-            }
-        }
+        $likely = array_filter(array_map(static fn (PastedThing $thing): array => $likeness->of($thing->name), $things));
+        $items = $this->database->fetchAllAssociativeIndexed(
+            'SELECT i.id AS k, i.id, i.name, i.maker, h.address AS home FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id IN (SELECT value FROM json_each(?))',
+            [json_encode(array_merge(...array_values($likely)))],
+        );
 
-        return $doubles;
+        return array_map(static fn (array $ids): array => array_map(static fn (int $id): array => $items[$id], $ids), $likely);
     }
 }
