@@ -279,6 +279,21 @@ final class CatalogueTest extends RoomTestCase
         self::assertSame(['C5'], $this->get('/stores')->filter('.season .chip')->each(static fn ($chip): string => $chip->text()));
     }
 
+    /** The height of an inner place is that of the drawer around it, not that of the unit. */
+    public function testABoxInALowDrawerIsNotAboveTheShoulder(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/stores/new-unit', ['template' => 'cabinet', 'letters' => 'T', 'rows' => '7']);
+        foreach (['T1' => true, 'T7' => false] as $address => $isHigh) {
+            $this->postAndFollow("/stores/places/{$address}/divide", ['division' => 'left and right']);
+            $this->place($address.'.a')->saysKind = \Lottel\Core\Storage\Kind::Paper;
+            $this->entities()->flush();
+            $this->putInto($address.'.a', 'White card;;300');
+            $this->get('/stores/places/'.$address.'.a');
+            self::assertSame($isHigh, str_contains($this->text(), 'Heavy above the shoulder'), $address);
+        }
+    }
+
     public function testFindForgivesSlipsAndNarrowsDown(): void
     {
         $this->furnish();

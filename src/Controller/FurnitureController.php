@@ -389,7 +389,9 @@ final class FurnitureController extends Page
 
     private function unit(string $letters): Unit
     {
-        return $this->entities->getRepository(Unit::class)->findOneBy(['letters' => strtoupper($letters)]) ?? throw Unknown::unit($letters);
+        $unit = $this->entities->getRepository(Unit::class)->findOneBy(['letters' => strtoupper($letters)]);
+
+        return null === $unit || $unit->isRetired() ? throw Unknown::unit($letters) : $unit;
     }
 
     private function showPlan(?int $id, ?Problem $problem): Response
@@ -410,12 +412,10 @@ final class FurnitureController extends Page
 
     private function showChange(string $letters, ?Problem $problem): Response
     {
-        foreach ($this->room->units() as $id => $unit) {
-            if (strtoupper($letters) === $unit['letters']) {
-                return $this->render('stores/change_unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesByUnit((int) $id)[(int) $id] ?? [], 'rooms' => $this->floor->rooms(), 'problem' => $problem]);
-            }
-        }
-        throw Unknown::unit($letters);
+        $unit = $this->room->unit($letters);
+        $id = (int) $unit['id'];
+
+        return $this->render('stores/change_unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesByUnit($id)[$id] ?? [], 'rooms' => $this->floor->rooms(), 'problem' => $problem]);
     }
 
     private function showFurniture(string $address, ?Problem $problem): Response

@@ -27,6 +27,7 @@ use Lottel\Core\Label\LabelLayout;
 use Lottel\Core\Label\LabelSize;
 use Lottel\Core\Label\LabelText;
 use Lottel\Core\Label\Tape;
+use Lottel\Core\Storage\Kind;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
@@ -108,13 +109,8 @@ final class LabelController extends Page
     public function ofItem(Request $request, int $id): Response
     {
         $item = $this->stores->item($id) ?? throw Unknown::item($id);
-        $format = match ($item['kind']) {
-            'ink', 'paper', 'pen' => LabelFormat::Swatch,
-            'powder', 'embellishment' => LabelFormat::Lid,
-            default => LabelFormat::DieBack,
-        };
 
-        return $this->showOne($request, 'item', $id, (string) $item['name'], $format, fn (LabelFormat $chosen, bool $hasCode): LabelText => $this->make->ofItem($item, $chosen, $hasCode));
+        return $this->showOne($request, 'item', $id, (string) $item['name'], LabelFormat::forThing(Kind::from((string) $item['kind'])), fn (LabelFormat $chosen, bool $hasCode): LabelText => $this->make->ofItem($item, $chosen, $hasCode));
     }
 
     #[Route('/stores/labels/{subject<place|item>}/{id<\d{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
@@ -211,14 +207,12 @@ final class LabelController extends Page
     #[Route('/stores/units/{letters}/legend', name: 'legend', methods: ['GET'])]
     public function legend(string $letters, RoomReading $room): Response
     {
-        foreach ($room->units() as $id => $unit) {
-            if (strtoupper($letters) === $unit['letters']) {
-                $places = $room->placesByUnit((int) $id)[(int) $id] ?? [];
+        $unit = $room->unit($letters);
+        $id = (int) $unit['id'];
 
-                return $this->render('labels/legend.html.twig', ['unit' => $unit, 'places' => $places, 'things' => $this->stores->namesByPlace((int) $id)]);
-            }
-        }
-        throw Unknown::unit($letters);
+        $places = $room->placesByUnit($id)[$id] ?? [];
+
+        return $this->render('labels/legend.html.twig', ['unit' => $unit, 'places' => $places, 'things' => $this->stores->namesByPlace($id)]);
     }
 
     private function textOf(string $subject, int $id, LabelFormat $format, bool $hasCode): LabelText

@@ -57,12 +57,10 @@ final class StoresController extends Page
     #[Route('/stores/units/{letters}', name: 'unit', methods: ['GET'])]
     public function unit(string $letters): Response
     {
-        foreach ($this->room->units() as $id => $unit) {
-            if (strtoupper($letters) === $unit['letters']) {
-                return $this->render('stores/unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesByUnit((int) $id)[(int) $id] ?? [], 'lit_unit' => (int) $id]);
-            }
-        }
-        throw Unknown::unit($letters);
+        $unit = $this->room->unit($letters);
+        $id = (int) $unit['id'];
+
+        return $this->render('stores/unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesByUnit($id)[$id] ?? [], 'lit_unit' => $id]);
     }
 
     #[Route('/stores/places/{address}', name: 'place', methods: ['GET'])]

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
-use Lottel\Core\Measure\Length;
 use Lottel\Core\Storage\Footprint;
 use Lottel\Core\Storage\UnitTemplate;
 
@@ -66,8 +65,6 @@ class Unit
 
     public function footprint(): Footprint
     {
-        $millimetres = static fn (int $ticks): int => intdiv($ticks + intdiv(Length::TICKS_PER_MILLIMETRE, 2), Length::TICKS_PER_MILLIMETRE);
-
-        return new Footprint((int) $this->id, $this->letters, $this->planX ?? 0, $this->planY ?? 0, $millimetres($this->width), $millimetres($this->depth), $this->turn, $millimetres($this->aboveFloor), $millimetres($this->aboveFloor + $this->height));
+        return Footprint::ofTicks((int) $this->id, $this->letters, $this->planX ?? 0, $this->planY ?? 0, $this->turn, $this->width, $this->height, $this->depth, $this->aboveFloor);
     }
 }

@@ -16,9 +16,10 @@ use Lottel\Core\Round\WalkingOrder;
 use Lottel\Core\Storage\Address;
 use Lottel\Core\Storage\Spelling;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** Full-text search over items and places; the last letters of a word need not be typed, and small slips are forgiven. */
-final readonly class FindReading
+final class FindReading implements ResetInterface
 {
     private const MOST_WORDS = 8;
     private const MOST_PLACES = 6;
@@ -29,11 +30,16 @@ final readonly class FindReading
         'lost' => "i.id IN (SELECT b.item_id FROM place p CROSS JOIN balance b ON b.place_id = p.id WHERE p.nature = 'outside' AND p.address = 'lost' AND b.quantity > 0)",
     ];
 
-    /** Colours up to this difference are near (CIEDE2000; judged by eye on cardstock, common practice, no source). */
-    private const NEAR = 14.0;
+    /** @var array<string, array{string|null, array<string, list<string>>}> by text, for the results and their counts */
+    private array $queries = [];
 
-    public function __construct(private Connection $database, private RoomReading $room, private ClockInterface $clock)
+    public function __construct(private readonly Connection $database, private readonly RoomReading $room, private readonly ClockInterface $clock)
     {
+    }
+
+    public function reset(): void
+    {
+        $this->queries = [];
     }
 
     /**
@@ -217,7 +223,7 @@ final readonly class FindReading
         $wanted = Lab::of(Srgb::ofHex($hex));
         $near = [];
         foreach ($this->database->fetchFirstColumn('SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL') as $colour) {
-            if (Difference::between($wanted, Lab::of(Srgb::ofHex((string) $colour))) <= self::NEAR) {
+            if (Difference::isNear($wanted, Lab::of(Srgb::ofHex((string) $colour)))) {
                 $near[] = (string) $colour;
             }
         }
@@ -309,6 +315,12 @@ final readonly class FindReading
      * @return array{string|null, array<string, list<string>>}
      */
     private function query(string $text): array
+    {
+        return $this->queries[$text] ??= $this->spelt($text);
+    }
+
+    /** @return array{string|null, array<string, list<string>>} */
+    private function spelt(string $text): array
     {
         $words = \array_slice(Spelling::words($text), 0, self::MOST_WORDS);
         $instead = $parts = [];

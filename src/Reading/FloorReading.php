@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Reading;
 
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Measure\Length;
 use Lottel\Core\Storage\Footprint;
 use Lottel\Core\Storage\RoomLayout;
 
@@ -35,8 +34,6 @@ final readonly class FloorReading
     /** @param array<string, mixed> $unit */
     private static function footprint(array $unit): Footprint
     {
-        $mm = static fn (mixed $ticks): int => intdiv((int) (is_numeric($ticks) ? $ticks : 0) + 160, Length::TICKS_PER_MILLIMETRE);
-
-        return new Footprint((int) $unit['id'], (string) $unit['letters'], (int) $unit['plan_x'], (int) $unit['plan_y'], $mm($unit['width']), $mm($unit['depth']), (int) $unit['turn'], $mm($unit['above_floor']), $mm($unit['above_floor']) + $mm($unit['height']));
+        return Footprint::ofTicks((int) $unit['id'], (string) $unit['letters'], (int) $unit['plan_x'], (int) $unit['plan_y'], (int) $unit['turn'], (int) $unit['width'], (int) $unit['height'], (int) $unit['depth'], (int) $unit['above_floor']);
     }
 }

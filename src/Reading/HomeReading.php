@@ -17,9 +17,11 @@ use Lottel\Core\Storage\HomeCandidate;
 use Lottel\Core\Storage\HomeProposal;
 use Lottel\Core\Storage\HomeRanking;
 use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\NewBasket;
 use Lottel\Core\Storage\Reach;
 use Lottel\Core\Storage\TypicalSize;
 use Lottel\Core\Storage\UnitTemplate;
+use Symfony\Component\Clock\ClockInterface;
 
 /** Homes for things that have none, things that ask to be filed, and how full places are. */
 final class HomeReading
@@ -30,18 +32,20 @@ final class HomeReading
     /** @var list<array<string, mixed>>|null */
     private ?array $places = null;
 
-    public function __construct(private readonly Connection $database, private readonly FloorReading $floor)
+    public function __construct(private readonly Connection $database, private readonly FloorReading $floor, private readonly RoomReading $room, private readonly ClockInterface $clock)
     {
     }
 
     /** @return list<array<string, mixed>> things in a basket of new things that have been used often enough to be filed */
     public function toBeFiled(): array
     {
-        return $this->database->fetchAllAssociative(
+        $things = $this->database->fetchAllAssociative(
             "SELECT i.*, p.address AS home, p.file_after_uses, b.quantity, count(DISTINCT m.kit_id) AS uses
              FROM place p JOIN item i ON i.home_id = p.id JOIN balance b ON b.item_id = i.id AND b.place_id = p.id JOIN movement m ON m.item_id = i.id AND m.reason = 'pull'
-             WHERE p.file_after_uses IS NOT NULL GROUP BY i.id HAVING uses >= p.file_after_uses ORDER BY uses DESC, i.name LIMIT 60",
+             WHERE p.file_after_uses IS NOT NULL GROUP BY i.id ORDER BY uses DESC, i.name LIMIT 60",
         );
+
+        return array_values(array_filter($things, static fn (array $thing): bool => (new NewBasket((int) $thing['file_after_uses']))->isDone((int) $thing['uses'])));
     }
 
     /** @return list<array<string, mixed>> things without a home that are in the room */
@@ -83,9 +87,10 @@ final class HomeReading
                 self::kinds($place),
             );
         }
-        $uses = (int) $this->database->fetchOne("SELECT count(*) FROM movement WHERE item_id = ? AND reason = 'pull'", [$thing->id]);
+        $since = $this->clock->now()->modify(\sprintf('-%d months', HomeRanking::MONTHS))->format('Y-m-d');
+        $uses = (int) $this->database->fetchOne("SELECT count(*) FROM movement WHERE item_id = ? AND reason = 'pull' AND at >= ?", [$thing->id, $since]);
 
-        return \array_slice((new HomeRanking())->rank($thing, $candidates, max(1.0, $uses / 3)), 0, self::PROPOSALS);
+        return \array_slice((new HomeRanking())->rank($thing, $candidates, HomeRanking::usesAMonth($uses)), 0, self::PROPOSALS);
     }
 
     /**
@@ -156,9 +161,22 @@ final class HomeReading
         if (null === $inside) {
             return null;
         }
-        $middle = (int) ($place['above_floor'] ?? 0) + (int) ($place['unit_height'] ?? 0) - (int) ($place['front_y'] ?? 0) - intdiv((int) ($place['front_height'] ?? 0), 2);
 
-        return new Capacity($inside, false, null === $place['most_grams'] ? null : (float) $place['most_grams'], (int) $place['room_to_grow'] / 100, intdiv($middle, Length::TICKS_PER_MILLIMETRE));
+        return new Capacity($inside, false, null === $place['most_grams'] ? null : (float) $place['most_grams'], (int) $place['room_to_grow'] / 100, $this->height($place));
+    }
+
+    /**
+     * Returns how high the middle of a place's front is above the floor, in millimetres; an inner place is as high as the one
+     * around it that is seen from the front.
+     *
+     * @param array<string, mixed> $place
+     */
+    private function height(array $place): int
+    {
+        $front = $this->room->places()[$this->room->frontOf((int) $place['id']) ?? 0] ?? ['front_y' => 0, 'front_height' => 0];
+        $middle = (int) $place['above_floor'] + (int) $place['unit_height'] - (int) $front['front_y'] - intdiv((int) $front['front_height'], 2);
+
+        return intdiv(max(0, $middle), Length::TICKS_PER_MILLIMETRE);
     }
 
     /** @return list<array<string, mixed>> all places with a few of their contents, the room that is left and the reach from the bench */
@@ -179,7 +197,7 @@ final class HomeReading
         }
         $walks = $this->walks();
         $places = $this->database->fetchAllAssociative(
-            "SELECT p.*, u.height AS unit_height, u.above_floor, u.template, u.id AS u_id, o.front_y AS o_y FROM place p JOIN unit u ON u.id = p.unit_id LEFT JOIN place o ON o.id = p.parent_id
+            "SELECT p.*, u.height AS unit_height, u.above_floor, u.template FROM place p JOIN unit u ON u.id = p.unit_id
              WHERE p.nature = 'storage' AND p.retired_at IS NULL AND p.file_after_uses IS NULL",
         );
 
@@ -187,15 +205,13 @@ final class HomeReading
             $sample = $samples[(int) $place['id']] ?? [];
             $sum = $this->sum($sample);
             $scale = [] === $sample ? 0 : ($counts[(int) $place['id']] ?? 0) / \count($sample);
-            $full = $this->capacity($place)?->fullnessWithRoom(new Contents($sum->litres * $scale, $sum->thickness * $scale, $sum->grams * $scale)) ?? min(0.9, 0.02 * ($counts[(int) $place['id']] ?? 0));
-            $top = (int) ($place['front_y'] ?? $place['o_y'] ?? 0);
-            $height = intdiv(max(0, (int) $place['above_floor'] + (int) $place['unit_height'] - $top), Length::TICKS_PER_MILLIMETRE);
-            [$walk, $isAway] = $walks[(int) $place['u_id']] ?? [2000.0, false];
+            $left = 1 - ($this->capacity($place)?->fullnessWithRoom(new Contents($sum->litres * $scale, $sum->thickness * $scale, $sum->grams * $scale)) ?? 1 - HomeRanking::ROOM_UNKNOWN);
+            [$walk, $isAway] = $walks[(int) $place['unit_id']] ?? [2000.0, false];
 
             return [
                 'contents' => array_map(StoreReading::thing(...), $sample),
-                'room_left' => 1 - $full,
-                'reach' => (new Reach())->seconds($walk, $height, (UnitTemplate::tryFrom((string) $place['template']) ?? UnitTemplate::Shelf)->access(), (int) $place['layer'], false, $isAway),
+                'room_left' => $left,
+                'reach' => (new Reach())->seconds($walk, $this->height($place), (UnitTemplate::tryFrom((string) $place['template']) ?? UnitTemplate::Shelf)->access(), (int) $place['layer'], false, $isAway),
             ] + $place;
         }, $places);
     }

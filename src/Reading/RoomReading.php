@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use App\Service\Unknown;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Round\Stop;
 use Lottel\Core\Storage\Address;
@@ -31,6 +32,16 @@ final class RoomReading implements ResetInterface
     public function units(): array
     {
         return $this->units ??= $this->database->fetchAllAssociativeIndexed("SELECT id AS k, * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id");
+    }
+
+    /**
+     * Returns a unit by its letters.
+     *
+     * @return array<string, mixed>
+     */
+    public function unit(string $letters): array
+    {
+        return array_column($this->units(), null, 'letters')[strtoupper($letters)] ?? throw Unknown::unit($letters);
     }
 
     /** @return array<int, array<string, mixed>> all storage places by id */

@@ -9,6 +9,15 @@ final class Difference
 {
     private const TWENTY_FIVE_TO_THE_SEVENTH = 6103515625.0;
 
+    /** Up to this difference colours are near each other (judged by eye on cardstock; common practice, no source). */
+    private const NEAR = 14.0;
+
+    /** Whether one would be taken for a shade of the other. */
+    public static function isNear(Lab $one, Lab $other): bool
+    {
+        return self::between($one, $other) <= self::NEAR;
+    }
+
     /** Returns ΔE00 between two colours. */
     public static function between(Lab $one, Lab $other): float
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Label;
 
+use Lottel\Core\Storage\Kind;
+
 /** What a label is for, with its usual size (trade.md, section 4, where it says one; otherwise common practice, no source). */
 enum LabelFormat: string
 {
@@ -52,6 +54,22 @@ enum LabelFormat: string
     public function isRound(): bool
     {
         return self::Lid === $this;
+    }
+
+    /** Returns the format that a kind of thing usually has. */
+    public static function forThing(Kind $kind): self
+    {
+        return match ($kind) {
+            Kind::Ink, Kind::Paper, Kind::Pen => self::Swatch,
+            Kind::Powder, Kind::Embellishment => self::Lid,
+            default => self::DieBack,
+        };
+    }
+
+    /** Whether things of a kind carry a label themselves, beside that of their place: the sheets of dies, and inks (trade.md, section 1). */
+    public static function isOnThing(Kind $kind): bool
+    {
+        return Kind::Die === $kind || Kind::Ink === $kind;
     }
 
     /** Returns the format that a kind of place usually has. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Storage;
 
+use Lottel\Core\Measure\Length;
 use Lottel\Core\Round\Obstacle;
 use Lottel\Core\Round\Point;
 
@@ -23,6 +24,14 @@ final readonly class Footprint
      */
     public function __construct(public int $id, public string $name, public int $x, public int $y, public int $width, public int $depth, public int $turn = 0, public int $from = 0, public int $to = 1000)
     {
+    }
+
+    /** Returns the footprint of a unit whose sides are known in ticks, to the nearest millimetre. */
+    public static function ofTicks(int $id, string $name, int $x, int $y, int $turn, int $width, int $height, int $depth, int $aboveFloor): self
+    {
+        $millimetres = static fn (int $ticks): int => intdiv($ticks + intdiv(Length::TICKS_PER_MILLIMETRE, 2), Length::TICKS_PER_MILLIMETRE);
+
+        return new self($id, $name, $x, $y, $millimetres($width), $millimetres($depth), $turn, $millimetres($aboveFloor), $millimetres($aboveFloor + $height));
     }
 
     /** How wide it is on the plan as it stands. */

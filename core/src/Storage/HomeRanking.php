@@ -15,8 +15,21 @@ final class HomeRanking
     private const COMPANION = 15.0;
     private const ROOM = 10.0;
     private const REACH = 15.0;
+    /** How many months back use is looked at. */
+    public const MONTHS = 3;
+
+    /** What is taken to be free where a place's size is not known. */
+    public const ROOM_UNKNOWN = 0.5;
+
+    private const EXPECTED_OF_NEW = 1.0;
     private const ENOUGH_NEIGHBOURS = 8;
     private const FAR_SECONDS = 30.0;
+
+    /** Returns how often a month a thing is expected to be used that was used so often in the last months; of one that was not, nothing is known yet. */
+    public static function usesAMonth(int $uses): float
+    {
+        return 0 === $uses ? self::EXPECTED_OF_NEW : $uses / self::MONTHS;
+    }
 
     /**
      * Returns the places that it fits and that do not refuse its kind, the best first.

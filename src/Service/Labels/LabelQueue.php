@@ -9,7 +9,6 @@ use App\Entity\Place;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Label\LabelFormat;
-use Lottel\Core\Storage\Kind;
 use Symfony\Component\Clock\ClockInterface;
 
 /** The labels that are to be printed, because something is new, was moved, or got another name. */
@@ -35,22 +34,18 @@ final readonly class LabelQueue
         $this->wish('item_id', (int) $item->id, $format, $reason);
     }
 
-    /** Things of which the sheet or the pot itself carries a label: dies and inks. */
+    /** For things that carry a label themselves. */
     public function wishForThing(Item $item, string $reason): void
     {
-        if (Kind::Die === $item->kind) {
-            $this->wishForItem($item, $reason, LabelFormat::DieBack);
-        } elseif (Kind::Ink === $item->kind) {
-            $this->wishForItem($item, $reason, LabelFormat::Swatch);
+        if (LabelFormat::isOnThing($item->kind)) {
+            $this->wishForItem($item, $reason, LabelFormat::forThing($item->kind));
         }
     }
 
     /** @param list<int> $wishes */
     public function printed(array $wishes): void
     {
-        foreach ($wishes as $wish) {
-            $this->database->delete('label_wish', ['id' => $wish]);
-        }
+        $this->database->executeStatement('DELETE FROM label_wish WHERE id IN (SELECT value FROM json_each(?))', [json_encode($wishes)]);
     }
 
     public function forget(Place $place): void
