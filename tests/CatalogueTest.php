@@ -97,6 +97,7 @@ final class CatalogueTest extends RoomTestCase
         $this->assertCode(409, 'nothing was chosen');
         $this->post('/stores/places/C1/several', ['items' => [$puffins->id], 'to' => 'Z9', '_form' => 'several']);
         $this->assertCode(422);
+        self::assertCount(1, $this->browser->getCrawler()->filter('#several [name="items[]"][checked]'), 'what was ticked stays ticked');
     }
 
     public function testWhatSharesAPocketMovesTogether(): void

@@ -238,7 +238,12 @@ final class FurnitureTest extends RoomTestCase
         foreach ([['x' => ['0', '100', '500']], ['x' => ['0', '4900', '500']], ['x' => ['0', '-5', '500']], ['x' => ['0', 'far', '500']], ['turn' => ['0', '45', '0']], ['room_width' => '1 mm'], ['door_at' => '4.9 m']] as $wrong) {
             $this->post("/stores/plan/{$room}", $wrong + $fields + ['_form' => 'plan']);
             $this->assertCode(422, (string) json_encode($wrong));
+            self::assertEqualsCanonicalizing(($wrong + $fields)['x'], $this->browser->getCrawler()->filter('input[name="x[]"]')->each(static fn ($field): string => (string) $field->attr('value')), 'nothing typed is lost');
         }
+        $this->post("/stores/plan/{$room}", ['fixture' => ['bench', 'table'], 'fixture_x' => ['1', 'far'], 'fixture_y' => ['2', '3'], 'fixture_width' => ['4', '5'], 'fixture_depth' => ['6', '7'], '_form' => 'plan'] + $fields);
+        $this->assertCode(422);
+        self::assertStringContainsString('Give whole millimetres for table', $this->text());
+        self::assertSame(['1', 'far'], $this->browser->getCrawler()->filter('input[name="fixture_x[]"]')->each(static fn ($field): string => (string) $field->attr('value')));
         $this->get('/stores/plan');
         self::assertCount(3, $this->browser->getCrawler()->filter('.fp-unit'));
         $this->postAndFollow('/stores/rooms', ['room_name' => 'Garage']);

@@ -340,7 +340,12 @@ final class FurnitureController extends Page
         $fixtures = [];
         foreach (\array_slice($input->list('fixture'), 0, self::MOST_FIXTURES) as $index => $name) {
             $sides = array_map(fn (string $field): int => $this->whole($input->list($field)[$index] ?? ''), ['fixture_x', 'fixture_y', 'fixture_width', 'fixture_depth']);
-            if ('' !== trim($name) && $sides[2] > 0 && $sides[3] > 0) {
+            if ('' === trim($name)) {
+                continue;
+            }
+            if (min($sides) < 0 || 0 === $sides[2] || 0 === $sides[3]) {
+                $input->refuse('fixtures', \sprintf('Give whole millimetres for %s: where it stands, and how wide and deep it is.', mb_substr(trim(mb_scrub($name)), 0, 40)));
+            } else {
                 $fixtures[] = ['name' => mb_substr(trim(mb_scrub($name)), 0, 40), 'x' => $sides[0], 'y' => $sides[1], 'width' => $sides[2], 'depth' => $sides[3]];
             }
         }

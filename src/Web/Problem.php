@@ -73,4 +73,23 @@ final readonly class Problem
 
         return \is_scalar($value) ? (string) $value : (string) $otherwise;
     }
+
+    /**
+     * Returns what was ticked or typed in a field of which there are several.
+     *
+     * @param list<mixed> $otherwise
+     *
+     * @return list<string>
+     */
+    public function list(string $form, string $field, array $otherwise = []): array
+    {
+        $values = $form === $this->form ? $this->typed[$field] ?? [] : $otherwise;
+
+        return \is_array($values) ? array_values(array_map(strval(...), array_filter($values, is_scalar(...)))) : [];
+    }
+
+    public function isTicked(string $form, string $field, bool $otherwise): bool
+    {
+        return $form === $this->form ? isset($this->typed[$field]) : $otherwise;
+    }
 }
