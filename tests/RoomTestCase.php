@@ -94,7 +94,7 @@ abstract class RoomTestCase extends WebTestCase
         $this->service(WriteOnce::class)->do((string) Uuid::v7(), $this->account($login), static function (Step $step) use ($work): Outcome {
             $work($step);
 
-            return new Outcome('/', 'done');
+            return Outcome::undoable('/', 'done');
         });
     }
 

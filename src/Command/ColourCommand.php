@@ -29,7 +29,7 @@ final class ColourCommand extends DocumentCommand
             $colours = array_map($this->hex(...), $document->get('sort')->items());
             usort($colours, RainbowOrder::compare(...));
             $answer['sorted'] = array_map(static fn (Srgb $colour): string => $colour->hex(), $colours);
-            $answer['families'] = array_map(static fn (Srgb $colour): string => Family::of(Lab::of($colour))->value, $colours);
+            $answer['families'] = array_map(static fn (Srgb $colour): string => Family::of($colour)->value, $colours);
         }
 
         return [] === $answer ? ['delta_e' => [], 'sorted' => [], 'families' => []] : $answer;

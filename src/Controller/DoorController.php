@@ -58,7 +58,7 @@ final class DoorController extends Page
             return $this->render('door/begin.html.twig', ['problem' => null]);
         }
         try {
-            $input = new Input($request, $this->frame->quantities(), $this->frame->measure());
+            $input = $this->input($request);
             $newcomer = $this->newcomer($input);
             $room = $input->text('room', 120, true);
             $measure = $input->choice('measure', LengthUnit::class);
@@ -66,7 +66,7 @@ final class DoorController extends Page
             $input->check();
             $owner = $open($room, $measure, \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : 'UTC', $newcomer);
         } catch (InvalidInput $exception) {
-            return $this->render('door/begin.html.twig', ['problem' => Problem::from($exception, $request)], new Response(status: 422));
+            return $this->render('door/begin.html.twig', ['problem' => Problem::from($exception, $request, $this->frame->quantities())], new Response(status: 422));
         }
         $security->login($owner, 'form_login', 'main');
 

@@ -53,17 +53,17 @@ final class FindController extends Page
             $query = http_build_query(self::fields($asked));
             $this->database->executeStatement('INSERT INTO saved_search (name, query) VALUES (?, ?) ON CONFLICT (name) DO UPDATE SET query = excluded.query', [$name, $query]);
 
-            return new Outcome($this->generateUrl('find').'?'.$query, \sprintf('“%s” is kept.', $name));
+            return Outcome::undoable($this->generateUrl('find').'?'.$query, \sprintf('“%s” is kept.', $name));
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 
-    #[Route('/find/saved/{id<\d{1,9}>}', name: 'forget_search', methods: ['POST'])]
+    #[Route('/find/saved/{id<[0-9]{1,9}>}', name: 'forget_search', methods: ['POST'])]
     public function forget(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {
             $this->database->delete('saved_search', ['id' => $id]);
 
-            return new Outcome($this->generateUrl('find'), 'That search is forgotten.');
+            return Outcome::undoable($this->generateUrl('find'), 'That search is forgotten.');
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 

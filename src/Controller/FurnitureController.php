@@ -41,13 +41,13 @@ final class FurnitureController extends Page
     {
     }
 
-    #[Route('/stores/plan/{id<\d{1,9}>?}', name: 'floor_plan', methods: ['GET'])]
+    #[Route('/stores/plan/{id<[0-9]{1,9}>?}', name: 'floor_plan', methods: ['GET'])]
     public function plan(?int $id = null): Response
     {
         return $this->showPlan($id, null);
     }
 
-    #[Route('/stores/plan/{id<\d{1,9}>}', name: 'keep_plan', methods: ['POST'])]
+    #[Route('/stores/plan/{id<[0-9]{1,9}>}', name: 'keep_plan', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function keepPlan(Request $request, int $id, ArrangeRoom $arrange): Response
     {
@@ -58,7 +58,7 @@ final class FurnitureController extends Page
             $input->check();
             $arrange($room, $layout, $spots);
 
-            return new Outcome($this->generateUrl('floor_plan', ['id' => $id]), 'The plan is kept. Rounds follow it from now on.');
+            return Outcome::undoable($this->generateUrl('floor_plan', ['id' => $id]), 'The plan is kept. Rounds follow it from now on.');
         }, fn (Problem $problem): Response => $this->showPlan($id, $problem));
     }
 
@@ -74,7 +74,7 @@ final class FurnitureController extends Page
             $this->entities->persist($room);
             $this->entities->flush();
 
-            return new Outcome($this->generateUrl('floor_plan', ['id' => $room->id]), \sprintf('%s is there. Draw its walls, then move units into it or build one.', $name));
+            return Outcome::undoable($this->generateUrl('floor_plan', ['id' => $room->id]), \sprintf('%s is there. Draw its walls, then move units into it or build one.', $name));
         }, fn (Problem $problem): Response => $this->showPlan(null, $problem));
     }
 
@@ -105,7 +105,7 @@ final class FurnitureController extends Page
             $input->check();
             $places = $build($room, $template, strtoupper($letters), '' === $name ? $template->label() : $name, '' === $wall ? $room->name : $wall, $rows, $columns, $size);
 
-            return new Outcome($this->urlOf($places[0]), \sprintf('%s stands in the room with %d places. Put things into its first one.', strtoupper($letters), \count($places)));
+            return Outcome::undoable($this->urlOf($places[0]), \sprintf('%s stands in the room with %d places. Put things into its first one.', strtoupper($letters), \count($places)));
         }, $this->showNewUnit(...));
     }
 
@@ -174,7 +174,7 @@ final class FurnitureController extends Page
             $unit = $this->unit($letters);
             $this->change->retireUnit($step, $unit);
 
-            return new Outcome($this->generateUrl('stores'), \sprintf('%s is gone from the room. Its log stays.', $letters));
+            return Outcome::undoable($this->generateUrl('stores'), \sprintf('%s is gone from the room. Its log stays.', $letters));
         }, fn (Problem $problem): Response => $this->showChange($letters, $problem));
     }
 
@@ -197,7 +197,7 @@ final class FurnitureController extends Page
             $input->check();
             $inner = $build->divideInto($place, $division, $rows, $columns);
 
-            return new Outcome($this->urlOf($place), \sprintf('%s holds %s now; their labels wait to be printed.', $place->address, implode(', ', array_map(static fn (Place $one): string => $one->address, $inner))));
+            return Outcome::undoable($this->urlOf($place), \sprintf('%s holds %s now; their labels wait to be printed.', $place->address, implode(', ', array_map(static fn (Place $one): string => $one->address, $inner))));
         });
     }
 
@@ -211,7 +211,7 @@ final class FurnitureController extends Page
             $input->check();
             $new = $this->change->split($place, $parts, $isSideBySide);
 
-            return new Outcome($this->urlOf($place), \sprintf('Beside %s there %s now %s. What was in it is still in %s.', $place->address, 1 === \count($new) ? 'is' : 'are', implode(', ', array_map(static fn (Place $one): string => $one->address, $new)), $place->address));
+            return Outcome::undoable($this->urlOf($place), \sprintf('Beside %s there %s now %s. What was in it is still in %s.', $place->address, 1 === \count($new) ? 'is' : 'are', implode(', ', array_map(static fn (Place $one): string => $one->address, $new)), $place->address));
         });
     }
 
@@ -224,7 +224,7 @@ final class FurnitureController extends Page
             $gone = $with->address;
             $this->change->merge($step, $place, $with);
 
-            return new Outcome($this->urlOf($place), \sprintf('%s and %s are one now: %s. All that was in them is in it.', $place->address, $gone, $place->address));
+            return Outcome::undoable($this->urlOf($place), \sprintf('%s and %s are one now: %s. All that was in them is in it.', $place->address, $gone, $place->address));
         });
     }
 
@@ -243,7 +243,7 @@ final class FurnitureController extends Page
             \assert(isset($new));
             $this->change->readdress($place, $new);
 
-            return new Outcome($this->urlOf($place), \sprintf('It is %s now; its label waits to be printed.', $place->address));
+            return Outcome::undoable($this->urlOf($place), \sprintf('It is %s now; its label waits to be printed.', $place->address));
         });
     }
 
@@ -255,7 +255,7 @@ final class FurnitureController extends Page
             $outer = $this->required($input, 'outer');
             $this->change->moveInto($place, $outer);
 
-            return new Outcome($this->urlOf($place), \sprintf('It stands in %s now, as %s, with all that is in it.', $outer->address, $place->address));
+            return Outcome::undoable($this->urlOf($place), \sprintf('It stands in %s now, as %s, with all that is in it.', $outer->address, $place->address));
         });
     }
 
@@ -267,7 +267,7 @@ final class FurnitureController extends Page
             $to = $this->required($input, 'to');
             $moved = $this->change->empty($step, $place, $to);
 
-            return new Outcome($this->generateUrl('place_furniture', ['address' => $place->address]), \sprintf('%d things live in %s now.', $moved, $to->address));
+            return Outcome::undoable($this->generateUrl('place_furniture', ['address' => $place->address]), \sprintf('%d things live in %s now.', $moved, $to->address));
         });
     }
 
@@ -282,7 +282,7 @@ final class FurnitureController extends Page
             $this->change->retire($step, $place);
             $to = null !== $outer ? $this->urlOf($outer) : $this->generateUrl('unit', ['letters' => $unit->letters ?? '']);
 
-            return new Outcome($to, \sprintf('%s is no longer in use. Its log stays.', $old));
+            return Outcome::undoable($to, \sprintf('%s is no longer in use. Its log stays.', $old));
         });
     }
 
@@ -292,7 +292,7 @@ final class FurnitureController extends Page
         return $this->write($request, function (Input $input) use ($letters, $work): Outcome {
             $said = $work($input, $this->unit($letters));
 
-            return new Outcome($this->generateUrl('change_unit', ['letters' => $letters]), $said);
+            return Outcome::undoable($this->generateUrl('change_unit', ['letters' => $letters]), $said);
         }, fn (Problem $problem): Response => $this->showChange($letters, $problem));
     }
 

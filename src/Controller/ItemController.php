@@ -42,20 +42,20 @@ final class ItemController extends Page
     {
     }
 
-    #[Route('/items/{id<\d{1,12}>}', name: 'item', methods: ['GET'])]
+    #[Route('/items/{id<[0-9]{1,12}>}', name: 'item', methods: ['GET'])]
     public function itemPage(int $id, ?Problem $problem = null): Response
     {
         return $this->showItem($id, $problem);
     }
 
-    #[Route('/items/{id<\d{1,12}>}/edit', name: 'edit_item', methods: ['GET'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/edit', name: 'edit_item', methods: ['GET'])]
     #[IsGranted('ROLE_OWNER')]
     public function editItem(int $id): Response
     {
         return $this->showEdit($id, null);
     }
 
-    #[Route('/items/{id<\d{1,12}>}/edit', name: 'describe_item', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/edit', name: 'describe_item', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function describeItem(Request $request, int $id, DescribeItem $describe, LabelQueue $labels): Response
     {
@@ -91,11 +91,11 @@ final class ItemController extends Page
                 $labels->wishForThing($item, 'renamed');
             }
 
-            return new Outcome($this->itemUrl($item), 'Written down.');
+            return Outcome::undoable($this->itemUrl($item), 'Written down.');
         }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/companions', name: 'add_companion', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/companions', name: 'add_companion', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function companion(Request $request, int $id, DescribeItem $describe): Response
     {
@@ -110,11 +110,11 @@ final class ItemController extends Page
             \assert(null !== $other);
             $describe->belongTogether($item, $other, $input->isTicked('is_together'));
 
-            return new Outcome($this->itemUrl($item), \sprintf('%s and %s belong together.', $item->name, $other->name));
+            return Outcome::undoable($this->itemUrl($item), \sprintf('%s and %s belong together.', $item->name, $other->name));
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/home', name: 'give_home', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/home', name: 'give_home', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function giveHome(Request $request, int $id, KeepHomes $homes): Response
     {
@@ -123,11 +123,11 @@ final class ItemController extends Page
             $home = $this->homeFrom($input);
             $homes->giveHome($step, $item, $home);
 
-            return new Outcome($this->itemUrl($item), \sprintf('%s lives in %s now.', $item->name, $home->address));
+            return Outcome::undoable($this->itemUrl($item), \sprintf('%s lives in %s now.', $item->name, $home->address));
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/found', name: 'found_again', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/found', name: 'found_again', methods: ['POST'])]
     public function found(Request $request, int $id, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
@@ -135,11 +135,11 @@ final class ItemController extends Page
             $place = '' === $input->text('address', 24) ? $homes->homeOrHeap($item) : $this->homeFrom($input);
             $homes->foundAgain($step, $item, $place);
 
-            return new Outcome($this->itemUrl($item), \sprintf('Good: %s is in %s again.', $item->name, $place->address));
+            return Outcome::undoable($this->itemUrl($item), \sprintf('Good: %s is in %s again.', $item->name, $place->address));
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/stock', name: 'stock', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/stock', name: 'stock', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function stock(Request $request, int $id, TakeIn $takeIn): Response
     {
@@ -154,22 +154,22 @@ final class ItemController extends Page
             $input->check();
             $takeIn->stock($step, $item, $place, $quantity, $from);
 
-            return new Outcome($this->itemUrl($item), \sprintf('%s more of %s in %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name, $place->address));
+            return Outcome::undoable($this->itemUrl($item), \sprintf('%s more of %s in %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name, $place->address));
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/duplicate', name: 'duplicate_item', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/duplicate', name: 'duplicate_item', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function duplicate(Request $request, int $id, DescribeItem $describe): Response
     {
         return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
             $twin = $describe->duplicate($this->item($id));
 
-            return new Outcome($this->generateUrl('edit_item', ['id' => $twin->id]), 'This is the copy. Change what is different about it.');
+            return Outcome::undoable($this->generateUrl('edit_item', ['id' => $twin->id]), 'This is the copy. Change what is different about it.');
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/photo', name: 'keep_photo', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/photo', name: 'keep_photo', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function keepPhoto(Request $request, int $id): Response
     {
@@ -178,7 +178,7 @@ final class ItemController extends Page
             $item = $this->item($id);
             $old = ($this->photos)($item, $input->file('photo') ?? throw InvalidPhoto::didNotArrive());
 
-            return new Outcome($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
+            return Outcome::undoable($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
         if (null !== $old && $response->isRedirect()) {
             $this->photos->throwAway($old);
@@ -187,7 +187,7 @@ final class ItemController extends Page
         return $response;
     }
 
-    #[Route('/items/{id<\d{1,12}>}/photo', name: 'photo', methods: ['GET'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/photo', name: 'photo', methods: ['GET'])]
     public function photo(int $id): Response
     {
         $photo = $this->item($id)->photo;
@@ -199,7 +199,7 @@ final class ItemController extends Page
         return new BinaryFileResponse($path, 200, ['Content-Type' => 'image/jpeg']);
     }
 
-    #[Route('/items/{id<\d{1,12}>}/colour', name: 'take_colour', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/colour', name: 'take_colour', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function takeColour(Request $request, int $id): Response
     {
@@ -209,7 +209,7 @@ final class ItemController extends Page
             $input->check();
             $item->colour = $colour;
 
-            return new Outcome($this->itemUrl($item), 'That is its colour now.');
+            return Outcome::undoable($this->itemUrl($item), 'That is its colour now.');
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 

@@ -79,7 +79,7 @@ final class LabelController extends Page
             $wishes = array_map(intval(...), $input->list('wish'));
             $this->queue->printed($wishes);
 
-            return new Outcome($this->generateUrl('labels'), \sprintf('%d %s done.', \count($wishes), 1 === \count($wishes) ? 'label is' : 'labels are'));
+            return Outcome::undoable($this->generateUrl('labels'), \sprintf('%d %s done.', \count($wishes), 1 === \count($wishes) ? 'label is' : 'labels are'));
         }, fn (Problem $problem): Response => $this->showQueue($problem->message));
     }
 
@@ -93,7 +93,7 @@ final class LabelController extends Page
             $input->check();
             $this->sheets->add($name, $measures);
 
-            return new Outcome($this->generateUrl('labels'), \sprintf('%s is on the list of sheets.', $name));
+            return Outcome::undoable($this->generateUrl('labels'), \sprintf('%s is on the list of sheets.', $name));
         }, fn (Problem $problem): Response => $this->showQueue(null, $problem));
     }
 
@@ -105,7 +105,7 @@ final class LabelController extends Page
         return $this->showOne($request, 'place', (int) $place['id'], (string) $place['address'], LabelFormat::forPlace((string) $place['kind']), fn (LabelFormat $format, bool $hasCode): LabelText => $this->make->ofPlace($place, $format, $hasCode));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/label', name: 'label_of_item', methods: ['GET'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/label', name: 'label_of_item', methods: ['GET'])]
     public function ofItem(Request $request, int $id): Response
     {
         $item = $this->stores->item($id) ?? throw Unknown::item($id);
@@ -113,7 +113,7 @@ final class LabelController extends Page
         return $this->showOne($request, 'item', $id, (string) $item['name'], LabelFormat::forThing(Kind::from((string) $item['kind'])), fn (LabelFormat $chosen, bool $hasCode): LabelText => $this->make->ofItem($item, $chosen, $hasCode));
     }
 
-    #[Route('/stores/labels/{subject<place|item>}/{id<\d{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
+    #[Route('/stores/labels/{subject<place|item>}/{id<[0-9]{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
     public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf): Response
     {
         try {
@@ -130,7 +130,7 @@ final class LabelController extends Page
         };
     }
 
-    #[Route('/stores/labels/{subject<place|item>}/{id<\d{1,12}>}/wish', name: 'wish_label', methods: ['POST'])]
+    #[Route('/stores/labels/{subject<place|item>}/{id<[0-9]{1,12}>}/wish', name: 'wish_label', methods: ['POST'])]
     public function wish(Request $request, string $subject, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($subject, $id): Outcome {
@@ -142,7 +142,7 @@ final class LabelController extends Page
                 $this->queue->wishForItem($this->item($id), 'asked for', $format);
             }
 
-            return new Outcome($this->generateUrl('labels'), 'It waits with the others.');
+            return Outcome::undoable($this->generateUrl('labels'), 'It waits with the others.');
         }, fn (Problem $problem): Response => $this->showQueue($problem->message));
     }
 
@@ -177,7 +177,7 @@ final class LabelController extends Page
             $this->queue->printed($printed);
             $said = [] === $printed ? 'Nothing was chosen.' : \sprintf('%d on tape, cut and ready.', \count($printed));
 
-            return new Outcome($this->generateUrl('tape'), null === $trouble ? $said : $said.' Then it stopped. '.$trouble->getMessage());
+            return Outcome::undoable($this->generateUrl('tape'), null === $trouble ? $said : $said.' Then it stopped. '.$trouble->getMessage());
         }, fn (Problem $problem): Response => $this->showTape($printer, $problem));
     }
 
@@ -195,7 +195,7 @@ final class LabelController extends Page
                 $printer->load($tape, 'short' === $do ? 250 : SimulatedTapePrinter::FULL);
             }
 
-            return new Outcome($this->generateUrl('tape'), match ($do) {
+            return Outcome::undoable($this->generateUrl('tape'), match ($do) {
                 'jam' => 'It is jammed.',
                 'clear' => 'The jam is cleared.',
                 'forget' => 'The strips are gone.',

@@ -60,17 +60,17 @@ final class LogController extends Page
             $input->check();
             $item = $undo->wholeStep($step, $which);
 
-            return new Outcome($this->isOwnPath($back) ? $back : $this->generateUrl('log'), \sprintf('Undone: %s is where it was.', $item->name));
+            return Outcome::final($this->isOwnPath($back) ? $back : $this->generateUrl('log'), \sprintf('Undone: %s is where it was.', $item->name));
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 
-    #[Route('/log/{id<\d{1,12}>}/reverse', name: 'reverse', methods: ['POST'])]
+    #[Route('/log/{id<[0-9]{1,12}>}/reverse', name: 'reverse', methods: ['POST'])]
     public function reverse(Request $request, int $id, UndoStep $undo): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $undo): Outcome {
             $item = $undo->movement($step, $id);
 
-            return new Outcome($this->generateUrl('log'), \sprintf('Put right: %s is where it was.', $item->name));
+            return Outcome::final($this->generateUrl('log'), \sprintf('Put right: %s is where it was.', $item->name));
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 
@@ -102,7 +102,7 @@ final class LogController extends Page
     private function filter(Request $request, array &$problems): LogFilter
     {
         $asked = new Request(request: $request->query->all());
-        $input = new Input($asked, $this->frame->quantities(), $this->frame->measure());
+        $input = $this->input($asked);
         $address = $input->text('place', 24);
         $place = null;
         if ('' !== $address) {

@@ -34,13 +34,13 @@ final class MakeController extends Page
         return $this->render('make/index.html.twig', ['kits' => $this->kits->all('open')]);
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/make', name: 'make_kit', methods: ['GET'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/make', name: 'make_kit', methods: ['GET'])]
     public function bench(Request $request, int $id): Response
     {
         return $this->show($id, null, $request->query->getString('q'));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/make/use', name: 'use_up', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/use', name: 'use_up', methods: ['POST'])]
     public function useUp(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
@@ -49,11 +49,11 @@ final class MakeController extends Page
             $input->check();
             $work->useUp($step, $this->atBench($id), $item, $quantity);
 
-            return new Outcome($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s of %s used up.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name));
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s of %s used up.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/make/more', name: 'one_more', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/more', name: 'one_more', methods: ['POST'])]
     public function oneMore(Request $request, int $id, PullItem $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
@@ -62,11 +62,11 @@ final class MakeController extends Page
             $input->check();
             $pull->oneMore($step, $this->kit($id), $item, $quantity);
 
-            return new Outcome($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s is on the tray too.', $item->name));
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s is on the tray too.', $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem, $request->request->getString('q')));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
     public function finish(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
@@ -77,7 +77,7 @@ final class MakeController extends Page
             $goneInto = array_map(fn (string $item): Item => $this->item((int) $item), \array_slice($input->list('gone_into'), 0, 200));
             $piece = $work->finish($step, $this->atBench($id), $name, $quantity, $home, $goneInto);
 
-            return new Outcome($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s × %d: finished, on the tray. Well done.', $piece->name, $quantity));
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s × %d: finished, on the tray. Well done.', $piece->name, $quantity));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 

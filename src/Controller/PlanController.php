@@ -44,28 +44,28 @@ final class PlanController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($plan): Outcome {
             $kit = $plan($step, $this->described($input));
 
-            return new Outcome($this->urlOf($kit), \sprintf('“%s” is planned. Now say what it needs.', $kit->name));
+            return Outcome::undoable($this->urlOf($kit), \sprintf('“%s” is planned. Now say what it needs.', $kit->name));
         }, $this->showAll(...));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}', name: 'kit', methods: ['GET'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}', name: 'kit', methods: ['GET'])]
     public function kitPage(Request $request, int $id, ?Problem $problem = null): Response
     {
         return $this->show($id, $problem, $request->query->getString('q'));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}', name: 'describe_kit', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}', name: 'describe_kit', methods: ['POST'])]
     public function describe(Request $request, int $id, PlanKit $plan): Response
     {
         return $this->write($request, function (Input $input) use ($id, $plan): Outcome {
             $kit = $this->kit($id);
             $plan->describe($kit, $this->described($input));
 
-            return new Outcome($this->urlOf($kit), 'Written down.');
+            return Outcome::undoable($this->urlOf($kit), 'Written down.');
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/needs', name: 'add_need', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/needs', name: 'add_need', methods: ['POST'])]
     public function add(Request $request, int $id, KitList $list): Response
     {
         return $this->write($request, function (Input $input) use ($id, $list): Outcome {
@@ -74,11 +74,11 @@ final class PlanController extends Page
             $input->check();
             $list->add($this->kit($id), $item, $quantity);
 
-            return new Outcome($this->generateUrl('kit', ['id' => $id]), \sprintf('%s is on the list.', $item->name));
+            return Outcome::undoable($this->generateUrl('kit', ['id' => $id]), \sprintf('%s is on the list.', $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem, $request->request->getString('q')));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/needs/{need<\d{1,12}>}', name: 'change_need', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/needs/{need<[0-9]{1,12}>}', name: 'change_need', methods: ['POST'])]
     public function change(Request $request, int $id, int $need, KitList $list): Response
     {
         return $this->write($request, function (Input $input) use ($id, $need, $list): Outcome {
@@ -86,18 +86,18 @@ final class PlanController extends Page
             if ($input->isTicked('remove')) {
                 $list->remove($line);
 
-                return new Outcome($this->generateUrl('kit', ['id' => $id]), \sprintf('%s is off the list.', $line->item->name));
+                return Outcome::undoable($this->generateUrl('kit', ['id' => $id]), \sprintf('%s is off the list.', $line->item->name));
             }
             $quantity = $input->quantity('quantity', $line->item->tracking);
             $input->check();
             $list->change($line, $quantity);
 
-            return new Outcome($this->generateUrl('kit', ['id' => $id]), 'Quantity changed.');
+            return Outcome::undoable($this->generateUrl('kit', ['id' => $id]), 'Quantity changed.');
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
     /** From an item or a drawer straight into a kit: one that is planned or out, or a new one. */
-    #[Route('/items/{id<\d{1,12}>}/into-kit', name: 'into_kit', methods: ['POST'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/into-kit', name: 'into_kit', methods: ['POST'])]
     public function intoKit(Request $request, int $id, KitList $list, PlanKit $plan, StartPull $start, PullItem $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $list, $plan, $start, $pull): Outcome {
@@ -109,13 +109,13 @@ final class PlanController extends Page
             if (!$input->isTicked('now')) {
                 $list->add($kit, $item, $quantity);
 
-                return new Outcome($this->urlOf($kit), \sprintf('%s is on the list of “%s”.', $item->name, $kit->name));
+                return Outcome::undoable($this->urlOf($kit), \sprintf('%s is on the list of “%s”.', $item->name, $kit->name));
             }
             $start->open($step, $kit);
             $pull->oneMore($step, $kit, $item, $quantity);
             $kit->goTo(Stage::Making);
 
-            return new Outcome($this->generateUrl('make_kit', ['id' => $kit->id]), \sprintf('%s is on %s.', $item->name, $kit->trayInUse()->address));
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $kit->id]), \sprintf('%s is on %s.', $item->name, $kit->trayInUse()->address));
         }, fn (Problem $problem): Response => $this->forward(StoresController::class.'::itemPage', ['id' => $id, 'problem' => $problem]));
     }
 

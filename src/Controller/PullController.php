@@ -37,24 +37,24 @@ final class PullController extends Page
         return $this->render('pull/index.html.twig', ['kits' => $candidates]);
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/pull', name: 'pull_kit', methods: ['GET'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull', name: 'pull_kit', methods: ['GET'])]
     public function round(Request $request, int $id): Response
     {
         return $this->show($id, null, $request->query->getInt('instead'), $request->query->getString('q'));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/pull', name: 'start_pull', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull', name: 'start_pull', methods: ['POST'])]
     public function start(Request $request, int $id, StartPull $start): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $start): Outcome {
             $kit = $this->kit($id);
             $start($step, $kit);
 
-            return new Outcome($this->roundUrl($id), '');
+            return Outcome::undoable($this->roundUrl($id), '');
         }, fn (Problem $problem): Response => $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/pull/take', name: 'take', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull/take', name: 'take', methods: ['POST'])]
     public function take(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -68,7 +68,7 @@ final class PullController extends Page
         });
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/pull/not-here', name: 'not_here', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull/not-here', name: 'not_here', methods: ['POST'])]
     public function notHere(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -79,7 +79,7 @@ final class PullController extends Page
         });
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/pull/fewer', name: 'fewer', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull/fewer', name: 'fewer', methods: ['POST'])]
     public function fewer(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -92,7 +92,7 @@ final class PullController extends Page
         });
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/pull/instead', name: 'instead', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull/instead', name: 'instead', methods: ['POST'])]
     public function instead(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step) use ($id, $pull): string {
@@ -106,7 +106,7 @@ final class PullController extends Page
     }
 
     /** Something that the catalogue does not know yet. */
-    #[Route('/kits/{id<\d{1,12}>}/pull/unknown', name: 'pull_unknown', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull/unknown', name: 'pull_unknown', methods: ['POST'])]
     public function unknown(Request $request, int $id, PullUncatalogued $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
@@ -121,18 +121,18 @@ final class PullController extends Page
             $item = $pull($step, $this->kit($id), $name, $place, $quantity);
             $back = 'make' === $input->text('back', 10) ? $this->generateUrl('make_kit', ['id' => $id]) : $this->roundUrl($id);
 
-            return new Outcome($back, \sprintf('%s is in the catalogue now, and on the tray. Its home is %s.', $item->name, $place->address));
+            return Outcome::undoable($back, \sprintf('%s is in the catalogue now, and on the tray. Its home is %s.', $item->name, $place->address));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/pull/end', name: 'end_pull', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull/end', name: 'end_pull', methods: ['POST'])]
     public function end(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
             $kit = $this->kit($id);
             $kit->goTo(Stage::Making);
 
-            return new Outcome($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Everything is on %s. Have a good time at the bench.', $kit->trayInUse()->address));
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Everything is on %s. Have a good time at the bench.', $kit->trayInUse()->address));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -147,7 +147,7 @@ final class PullController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
             $place = $this->place($this->frame->address($input->text('place', 24)));
 
-            return new Outcome($this->roundUrl($id), $work($input, $step, $place));
+            return Outcome::undoable($this->roundUrl($id), $work($input, $step, $place));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 

@@ -45,11 +45,11 @@ final class QueueController extends Page
             \assert(null !== $place);
             $homes->giveHome($step, $item, $place);
 
-            return new Outcome($this->generateUrl('queue'), \sprintf('%s lives in %s now.', $item->name, $place->address));
+            return Outcome::undoable($this->generateUrl('queue'), \sprintf('%s lives in %s now.', $item->name, $place->address));
         }, $this->show(...));
     }
 
-    #[Route('/items/{id<\d{1,12}>}/homes', name: 'homes_for', methods: ['GET'])]
+    #[Route('/items/{id<[0-9]{1,12}>}/homes', name: 'homes_for', methods: ['GET'])]
     public function homesFor(int $id): Response
     {
         $item = $this->stores->item($id) ?? throw Unknown::item($id);

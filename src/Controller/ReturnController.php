@@ -32,23 +32,23 @@ final class ReturnController extends Page
         return $this->render('return/index.html.twig', ['kits' => $this->kits->all('open')]);
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/return', name: 'return_kit', methods: ['GET'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'return_kit', methods: ['GET'])]
     public function round(int $id): Response
     {
         return $this->show($id, null);
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/return', name: 'start_return', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'start_return', methods: ['POST'])]
     public function start(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
             $this->kit($id)->goTo(Stage::Returning);
 
-            return new Outcome($this->url($id), '');
+            return Outcome::undoable($this->url($id), '');
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/return/home', name: 'bring_home', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/return/home', name: 'bring_home', methods: ['POST'])]
     public function home(Request $request, int $id, ReturnItem $return, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return, $homes): Outcome {
@@ -70,29 +70,29 @@ final class ReturnController extends Page
                 throw StepRefused::nothingChosen();
             }
 
-            return new Outcome($this->url($id, $cared), \sprintf('%s home.', 1 === \count($names) ? $names[0].' is' : \count($names).' things are'));
+            return Outcome::undoable($this->url($id, $cared), \sprintf('%s home.', 1 === \count($names) ? $names[0].' is' : \count($names).' things are'));
         }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
     public function lost(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
             $item = $this->item($input->id('item'));
             $return->notHere($step, $this->kit($id), $item);
 
-            return new Outcome($this->url($id), \sprintf('%s is marked lost. Find shows where it was last seen.', $item->name));
+            return Outcome::undoable($this->url($id), \sprintf('%s is marked lost. Find shows where it was last seen.', $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    #[Route('/kits/{id<\d{1,12}>}/close', name: 'close_kit', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/close', name: 'close_kit', methods: ['POST'])]
     public function close(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
             $kit = $this->kit($id);
             $return->close($step, $kit);
 
-            return new Outcome($this->generateUrl('kit', ['id' => $id]), \sprintf('“%s” is closed. Everything is back where it belongs.', $kit->name));
+            return Outcome::undoable($this->generateUrl('kit', ['id' => $id]), \sprintf('“%s” is closed. Everything is back where it belongs.', $kit->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -104,7 +104,7 @@ final class ReturnController extends Page
     /** @return list<string> */
     private function tickedIn(Request $request): array
     {
-        return (new Input($request, $this->frame->quantities(), $this->frame->measure()))->list('cared');
+        return ($this->input($request))->list('cared');
     }
 
     /** @param list<string> $cared */

@@ -46,10 +46,10 @@ final class ScanController extends Page
             [$what, $id] = $on;
 
             return match ($what) {
-                'pull' => new Outcome($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kit($id), $scanned)),
-                'return' => new Outcome($this->generateUrl('return_kit', ['id' => $id]), $round->bringHome($step, $this->kit($id), $scanned, array_values(array_filter(explode(',', $input->text('cared', 200)))))),
+                'pull' => Outcome::undoable($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kit($id), $scanned)),
+                'return' => Outcome::undoable($this->generateUrl('return_kit', ['id' => $id]), $round->bringHome($step, $this->kit($id), $scanned, array_values(array_filter(explode(',', $input->text('cared', 200)))))),
                 'file' => $this->fileIt($step, $id, $scanned, $homes),
-                default => new Outcome($this->urlOf($scanned), ''),
+                default => Outcome::undoable($this->urlOf($scanned), ''),
             };
         }, fn (Problem $problem): Response => match ($on[0]) {
             'pull' => $this->forward(PullController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
@@ -61,12 +61,12 @@ final class ScanController extends Page
     private function fileIt(Step $step, int $id, Scanned $scanned, KeepHomes $homes): Outcome
     {
         if (null === $scanned->place || !$this->isGranted('ROLE_OWNER')) {
-            return new Outcome($this->urlOf($scanned), '');
+            return Outcome::undoable($this->urlOf($scanned), '');
         }
         $item = $this->item($id);
         $homes->giveHome($step, $item, $scanned->place);
 
-        return new Outcome($this->generateUrl('queue'), \sprintf('%s lives in %s now.', $item->name, $scanned->place->address));
+        return Outcome::undoable($this->generateUrl('queue'), \sprintf('%s lives in %s now.', $item->name, $scanned->place->address));
     }
 
     private function urlOf(Scanned $scanned): string

@@ -102,7 +102,7 @@ final class StoresController extends Page
                 $labels->wishForPlace($place, 'renamed');
             }
 
-            return new Outcome($this->urlOf($place), 'Written down.');
+            return Outcome::undoable($this->urlOf($place), 'Written down.');
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
@@ -116,7 +116,7 @@ final class StoresController extends Page
             $place = $this->place($address);
             $items = $takeIn($step, $place, PastedThing::lines($text));
 
-            return new Outcome($this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : ''), \sprintf('%s in %s now.', 1 === \count($items) ? $items[0]->name.' is' : \count($items).' things are', $place->address));
+            return Outcome::undoable($this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : ''), \sprintf('%s in %s now.', 1 === \count($items) ? $items[0]->name.' is' : \count($items).' things are', $place->address));
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
@@ -125,13 +125,13 @@ final class StoresController extends Page
     #[IsGranted('ROLE_OWNER')]
     public function preview(Request $request, string $address, LikelyDoubles $doubles): Response
     {
-        $input = new Input($request, $this->frame->quantities(), $this->frame->measure());
+        $input = $this->input($request);
         try {
             $text = $input->text('things', 40000, true);
             $input->check();
             $things = PastedThing::lines($text);
         } catch (InvalidInput|InvalidPaste $wrong) {
-            $response = $this->showPlace($address, Problem::from($wrong, $request));
+            $response = $this->showPlace($address, Problem::from($wrong, $request, $this->frame->quantities()));
             $response->setStatusCode(422);
 
             return $response;
@@ -160,7 +160,7 @@ final class StoresController extends Page
                 array_walk($items, static fn (Item $item) => $homes->giveHome($step, $item, $to));
             }
 
-            return new Outcome($this->generateUrl('place', ['address' => $address]), \sprintf('%d things changed%s.', \count($items), null === $to ? '' : ', and they live in '.$to->address.' now'));
+            return Outcome::undoable($this->generateUrl('place', ['address' => $address]), \sprintf('%d things changed%s.', \count($items), null === $to ? '' : ', and they live in '.$to->address.' now'));
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
@@ -179,7 +179,7 @@ final class StoresController extends Page
             $input->check();
             $inner = $build->divide($this->place($address), $label, $kind, $name, $layer);
 
-            return new Outcome($this->generateUrl('place', ['address' => $address]), \sprintf('%s is inside %s.', $inner->address, $address));
+            return Outcome::undoable($this->generateUrl('place', ['address' => $address]), \sprintf('%s is inside %s.', $inner->address, $address));
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 

@@ -43,7 +43,7 @@ final class UpkeepController extends Page
             $input->check();
             $helper = $open->welcome($newcomer, Role::Helper);
 
-            return new Outcome($this->generateUrl('upkeep'), \sprintf('%s can sign in now, and pull, make and return.', $helper->name));
+            return Outcome::final($this->generateUrl('upkeep'), \sprintf('%s can sign in now, and pull, make and return.', $helper->name));
         }, $this->show(...));
     }
 

@@ -220,7 +220,7 @@ final class TellStory
         $this->once->do((string) Uuid::v7(), $who, static function (Step $step) use ($work): Outcome {
             $work($step);
 
-            return new Outcome('', '');
+            return Outcome::undoable('', '');
         });
         $this->entities->clear();
     }

@@ -68,6 +68,17 @@ class Item
     #[ORM\Column(length: 40, nullable: true)]
     public ?string $photo = null;
 
+    /** Since when it is out of the catalogue; the log keeps it. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
+    /** When it was last used, and when it first came in: kept by the database, from the log. */
+    #[ORM\Column(nullable: true, insertable: false, updatable: false)]
+    public ?\DateTimeImmutable $usedAt = null;
+
+    #[ORM\Column(nullable: true, insertable: false, updatable: false)]
+    public ?\DateTimeImmutable $since = null;
+
     public function __construct(
         #[ORM\Column(length: 200)]
         public string $name,

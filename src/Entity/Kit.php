@@ -43,6 +43,10 @@ class Kit
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $closedAt = null;
 
+    /** Since when it is no longer planned, though the log speaks of it. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
     /** @var Collection<int, Need> */
     #[ORM\OneToMany(targetEntity: Need::class, mappedBy: 'kit')]
     public Collection $needs;

@@ -33,14 +33,15 @@ class Need
     ) {
     }
 
+    /** How much of it is still to be taken. */
+    public function left(): int
+    {
+        return $this->state->left($this->item->tracking, $this->quantity, $this->taken);
+    }
+
     public function took(int $quantity): void
     {
         $this->settle($this->taken + $quantity);
-    }
-
-    public function putBack(int $quantity): void
-    {
-        $this->settle(max(0, $this->taken - $quantity));
     }
 
     /** The person says that no more of this is coming. */
@@ -52,7 +53,6 @@ class Need
     private function settle(int $taken): void
     {
         $this->taken = $taken;
-        $enough = $this->item->tracking->movesWhole() ? 1 : $this->quantity;
-        $this->state = $taken >= $enough ? NeedState::Taken : NeedState::Open;
+        $this->state = NeedState::settled($this->item->tracking, $this->quantity, $taken);
     }
 }

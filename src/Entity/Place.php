@@ -183,6 +183,24 @@ class Place
 
     public function forLog(): Log\Place
     {
-        return new Log\Place((int) $this->id, $this->nature, $this->address);
+        return new Log\Place((int) $this->id, $this->nature, self::shownAddress($this->address), null !== $this->retiredAt);
+    }
+
+    /** Whether things may be kept in it, and it may be described and changed: a place of the furniture that is in use. */
+    public function isStorageInUse(): bool
+    {
+        return PlaceNature::Storage === $this->nature && null === $this->retiredAt;
+    }
+
+    /** The address that a place has once it is out of use, so that its old one is free. */
+    public static function retiredAddress(string $address, int $id): string
+    {
+        return \sprintf('%s~%d', mb_substr($address, 0, 14), $id);
+    }
+
+    /** The address that a place had on its label, also of one that is out of use. */
+    public static function shownAddress(string $address): string
+    {
+        return (string) preg_replace('/(?<=.)~.*$/', '', $address);
     }
 }

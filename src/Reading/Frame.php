@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use App\Entity\Account;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\WeightFormat;
 use Lottel\Core\Storage\Address;
 use Lottel\Core\Storage\InvalidAddress;
+use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Contracts\Service\ResetInterface;
@@ -23,13 +27,15 @@ final class Frame implements ResetInterface
     /** @var list<array<string, mixed>>|null */
     private ?array $trays = null;
 
-    public function __construct(private readonly Connection $database, private readonly RequestStack $requests, private readonly ClockInterface $clock, private readonly bool $isDemo)
+    public function __construct(private readonly Connection $database, private readonly RequestStack $requests, private readonly ClockInterface $clock, private readonly Security $security, private readonly bool $isDemo)
     {
     }
 
+    private ?ColourWords $colours = null;
+
     public function reset(): void
     {
-        $this->room = $this->trays = null;
+        $this->room = $this->trays = $this->colours = null;
     }
 
     public function isDemo(): bool
@@ -61,6 +67,23 @@ final class Frame implements ResetInterface
     public function lengths(): LengthFormat
     {
         return new LengthFormat($this->measure());
+    }
+
+    public function weights(): WeightFormat
+    {
+        return new WeightFormat($this->measure());
+    }
+
+    /** Colours by the words that are known everywhere, and by the names that the room gives them. */
+    public function colours(): ColourWords
+    {
+        return $this->colours ??= new ColourWords($this->ownColours());
+    }
+
+    /** @return array<string, string> hex by name, of the colours that things of this room have */
+    public function ownColours(): array
+    {
+        return array_map(strval(...), $this->database->fetchAllKeyValue("SELECT colour_name, max(colour) FROM item WHERE colour IS NOT NULL AND colour_name <> '' AND removed_at IS NULL GROUP BY colour_name COLLATE NOCASE ORDER BY colour_name LIMIT 400"));
     }
 
     public function timeZone(): \DateTimeZone
@@ -119,13 +142,19 @@ final class Frame implements ResetInterface
             return null;
         }
         $row = $this->database->fetchAssociative(
-            'SELECT w.id, w.said, EXISTS (SELECT 1 FROM movement m WHERE m.request_id = w.id AND m.reverses_id IS NULL
-                AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS undoable
+            'SELECT w.id, w.account_id, w.said, w.is_undoable AND w.undone_by IS NULL AND EXISTS (SELECT 1 FROM step_change c WHERE c.request_id = w.id) AS undoable
              FROM write_request w WHERE w.id = ?',
             [$id],
         );
 
-        return false === $row || '' === $row['said'] ? null : ['id' => (string) $row['id'], 'said' => (string) $row['said'], 'undoable' => (bool) $row['undoable']];
+        return false === $row || '' === $row['said'] || (int) $row['account_id'] !== $this->me() ? null : ['id' => (string) $row['id'], 'said' => (string) $row['said'], 'undoable' => (bool) $row['undoable']];
+    }
+
+    private function me(): ?int
+    {
+        $user = $this->security->getUser();
+
+        return $user instanceof Account ? $user->id : null;
     }
 
     /**

@@ -29,6 +29,11 @@ final readonly class LogBook
     public function move(Step $step, Item $item, int $quantity, Place $from, Place $to, Reason $reason, ?Kit $kit = null, string $note = ''): void
     {
         $this->entities->flush();
+        foreach ([$from, $to] as $place) {
+            if (PlaceNature::Tray === $place->nature && $kit?->tray !== $place) {
+                throw RefusedMovement::notItsTray($place->address);
+            }
+        }
         $movement = Movement::of((int) $item->id, $item->tracking, $quantity, $from->forLog(), $to->forLog(), $reason);
         $this->post($step, $movement, $kit?->id, $note, null);
     }
@@ -40,6 +45,16 @@ final readonly class LogBook
      */
     public function reverse(Step $step, int $movementId): LogLine
     {
+        $line = $this->checkReversible($movementId);
+        $this->entities->flush();
+        $this->post($step, $line->movement->reversed(), $line->kitId, '', $movementId);
+
+        return $line;
+    }
+
+    /** @throws RefusedMovement if a movement was put right already, is itself a reversal, or was counted in another way since */
+    public function checkReversible(int $movementId): LogLine
+    {
         $line = $this->line($movementId);
         if (null !== $line->reversesId) {
             throw RefusedMovement::isItselfAReversal();
@@ -47,8 +62,9 @@ final readonly class LogBook
         if (false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE reverses_id = ?', [$movementId])) {
             throw RefusedMovement::alreadyReversed();
         }
-        $this->entities->flush();
-        $this->post($step, $line->movement->reversed(), $line->kitId, '', $movementId);
+        if (false !== $this->database->fetchOne('SELECT 1 FROM retracking WHERE item_id = ? AND movement_id >= ?', [$line->movement->item, $movementId])) {
+            throw RefusedMovement::countedOtherwise();
+        }
 
         return $line;
     }
@@ -107,7 +123,7 @@ final readonly class LogBook
     private function balances(Movement $movement): Balances
     {
         $balances = new Balances();
-        $rows = $this->database->fetchAllAssociative('SELECT p.id, p.nature, p.address, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?', [$movement->item]);
+        $rows = $this->database->fetchAllAssociative('SELECT p.id, p.nature, p.address, p.retired_at, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?', [$movement->item]);
         foreach ($rows as $row) {
             $balances->load($movement->item, self::place($row), (int) $row['quantity']);
         }
@@ -131,7 +147,7 @@ final readonly class LogBook
     private function line(int $movementId): LogLine
     {
         $row = $this->database->fetchAssociative(
-            'SELECT m.*, i.tracking, f.nature AS from_nature, f.address AS from_address, t.nature AS to_nature, t.address AS to_address
+            'SELECT m.*, i.tracking, f.nature AS from_nature, f.address AS from_address, f.retired_at AS from_retired, t.nature AS to_nature, t.address AS to_address, t.retired_at AS to_retired
              FROM movement m JOIN item i ON i.id = m.item_id JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE m.id = ?',
             [$movementId],
         );
@@ -142,8 +158,8 @@ final readonly class LogBook
             (int) $row['item_id'],
             Tracking::from((string) $row['tracking']),
             (int) $row['quantity'],
-            self::place(['id' => $row['from_id'], 'nature' => $row['from_nature'], 'address' => $row['from_address']]),
-            self::place(['id' => $row['to_id'], 'nature' => $row['to_nature'], 'address' => $row['to_address']]),
+            self::place(['id' => $row['from_id'], 'nature' => $row['from_nature'], 'address' => $row['from_address'], 'retired_at' => $row['from_retired']]),
+            self::place(['id' => $row['to_id'], 'nature' => $row['to_nature'], 'address' => $row['to_address'], 'retired_at' => $row['to_retired']]),
             Reason::from((string) $row['reason']),
         );
 
@@ -155,6 +171,6 @@ final readonly class LogBook
     {
         \assert(is_numeric($row['id']) && \is_string($row['nature']) && \is_string($row['address']));
 
-        return new Log\Place((int) $row['id'], PlaceNature::from($row['nature']), $row['address']);
+        return new Log\Place((int) $row['id'], PlaceNature::from($row['nature']), Place::shownAddress($row['address']), null !== $row['retired_at']);
     }
 }

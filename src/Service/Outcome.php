@@ -4,10 +4,22 @@ declare(strict_types=1);
 
 namespace App\Service;
 
-/** Where to go on after a step, and what to tell the person. */
+/** Where to go on after a step, what to tell the person, and whether the step can be undone. */
 final readonly class Outcome
 {
-    public function __construct(public string $goTo, public string $said)
+    private function __construct(public string $goTo, public string $said, public bool $isUndoable)
     {
+    }
+
+    /** A step that can be undone as a whole: all that it changed goes back. */
+    public static function undoable(string $goTo, string $said): self
+    {
+        return new self($goTo, $said, true);
+    }
+
+    /** A step of which something cannot be taken back, such as what was printed, or an undo itself. */
+    public static function final(string $goTo, string $said): self
+    {
+        return new self($goTo, $said, false);
     }
 }

@@ -17,6 +17,81 @@ final class StepRefused extends \DomainException
         return new self(\sprintf('%s is on the tray already. Return it, then take it off the list.', $item));
     }
 
+    public static function sentBySomebodyElse(): self
+    {
+        return new self('Somebody else has sent this form already, so nothing was written. Open its page again.');
+    }
+
+    public static function changedSince(string $what): self
+    {
+        return new self(\sprintf('%s was changed since, so this cannot be taken back as a whole. Nothing was changed.', $what));
+    }
+
+    public static function isInUse(string $what): self
+    {
+        return new self(\sprintf('%s is in use by now, so it cannot be taken back. Nothing was changed.', $what));
+    }
+
+    public static function isGivenToAnother(): self
+    {
+        return new self('An address or a name that would come back belongs to another by now. Nothing was changed.');
+    }
+
+    public static function homeIsGone(string $address): self
+    {
+        return new self(\sprintf('%s is no longer in use, so it cannot be a home again. Nothing was changed.', $address));
+    }
+
+    public static function trayHasAnother(): self
+    {
+        return new self('Another kit is on that tray by now. Nothing was changed.');
+    }
+
+    public static function isTheOwnersStep(): self
+    {
+        return new self('This is a step of the owner’s; only the owner takes it back.');
+    }
+
+    public static function notAPlaceOfStorage(string $place): self
+    {
+        return new self(\sprintf('Nothing is kept in “%s”. Choose a drawer, or what is not filed.', $place));
+    }
+
+    public static function isTaken(string $item, string $who, string $tray): self
+    {
+        return new self(\sprintf('%s has taken %s already; it is on %s. Nothing more of it is to be taken.', $who, $item, $tray));
+    }
+
+    public static function isSettled(string $item): self
+    {
+        return new self(\sprintf('%s is settled already; nothing more of it is to be taken.', $item));
+    }
+
+    public static function moreThanWanted(string $item, string $left): self
+    {
+        return new self(\sprintf('Only %s of %s is still wanted. Change the list first if you need more.', $left, $item));
+    }
+
+    public static function hasMoved(string $item): self
+    {
+        return new self(\sprintf('%s has moved already, and the log keeps it. Give it away or count it down to nothing instead.', $item));
+    }
+
+    public static function isOnAList(string $item, string $kit): self
+    {
+        return new self(\sprintf('%s is on the list of “%s”. Take it off that list first.', $item, $kit));
+    }
+
+    public static function isNotPlanned(string $kit): self
+    {
+        return new self(\sprintf('“%s” has been pulled; it can be closed, not deleted.', $kit));
+    }
+
+    public static function lineIsElsewhere(string $item): self
+    {
+        return new self(\sprintf('%s is not on this kit’s tray.', $item));
+    }
+
     public static function trayIsGone(): self
     {
         return new self('That kit has left its tray since; pull the thing anew instead.');

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace App\Web;
 
+use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\InvalidColour;
-use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Measure\InvalidWeight;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\WeightFormat;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Uid\Uuid;
@@ -19,17 +21,21 @@ use Symfony\Component\Uid\Uuid;
 /** Reads a form's fields into typed values and gathers what is wrong with them. */
 final class Input
 {
+    /** Ids that every page could make. */
+    private const NO_IDS = ['00000000-0000-0000-0000-000000000000', 'ffffffff-ffff-ffff-ffff-ffffffffffff'];
+
     /** @var array<string, string> */
     private array $errors = [];
 
-    public function __construct(private readonly Request $request, private readonly QuantityText $quantities, private readonly LengthUnit $measure)
+    /** @param (\Closure(): ColourWords)|null $colours asked only where a colour is read */
+    public function __construct(private readonly Request $request, private readonly QuantityText $quantities, private readonly LengthUnit $measure, private readonly ?\Closure $colours = null)
     {
     }
 
     public function requestId(): string
     {
         $id = $this->raw('_request');
-        if (!Uuid::isValid($id)) {
+        if (!Uuid::isValid($id) || \in_array(strtolower($id), self::NO_IDS, true)) {
             if (0 === $this->request->request->count() && (int) $this->request->headers->get('Content-Length', '0') > 2_000_000) {
                 throw new InvalidInput(['' => 'That was too much at once: the file is larger than 15 MB. Choose a smaller one.']);
             }
@@ -134,7 +140,7 @@ final class Input
         if ('' === $text) {
             return null;
         }
-        $date = \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+        $date = !preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}$/D', $text) ? false : \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
         if (false === $date || $date->format('Y-m-d') !== $text) {
             $this->refuse($field, 'Write the day like 2026-12-24.');
 
@@ -168,12 +174,38 @@ final class Input
             return null;
         }
         try {
-            return Srgb::ofHex($text)->hex();
+            return $this->colourWords()->read($text)->hex();
         } catch (InvalidColour $problem) {
             $this->refuse($field, $problem->getMessage());
 
             return null;
         }
+    }
+
+    public function colourWords(): ColourWords
+    {
+        return null === $this->colours ? new ColourWords() : ($this->colours)();
+    }
+
+    /** Reads a weight in whole grams; null where nothing was typed. */
+    public function grams(string $field, int $most): ?int
+    {
+        $text = $this->clean($field);
+        if ('' === $text) {
+            return null;
+        }
+        try {
+            $grams = (new WeightFormat($this->measure))->parse($text);
+        } catch (InvalidWeight $problem) {
+            $this->refuse($field, $problem->getMessage());
+
+            return null;
+        }
+        if ($grams > $most) {
+            $this->refuse($field, \sprintf('%s at the most.', (new WeightFormat($this->measure))->print($most)));
+        }
+
+        return $grams;
     }
 
     public function file(string $field): ?UploadedFile

@@ -39,23 +39,30 @@ abstract class Page extends AbstractController
     /**
      * @param callable(Input, Step): Outcome $work
      * @param callable(Problem): Response $again shows the page with the problem
+     * @param callable(Input): void|null $before what takes long and needs no lock, such as reading a picture
      */
-    protected function write(Request $request, callable $work, callable $again): Response
+    protected function write(Request $request, callable $work, callable $again, ?callable $before = null): Response
     {
-        $input = new Input($request, $this->frame->quantities(), $this->frame->measure());
+        $input = $this->input($request);
         try {
             $id = $input->requestId();
+            null === $before || $before($input);
             $outcome = $this->once->do($id, $this->me(), static fn (Step $step): Outcome => $work($input, $step));
 
             return new RedirectResponse($this->withDone($outcome->goTo, $id), 303);
         } catch (\Throwable $exception) {
-            $problem = Problem::from($exception, $request) ?? throw $exception;
+            $problem = Problem::from($exception, $request, $this->frame->quantities()) ?? throw $exception;
             $response = $again($problem);
             $response->setStatusCode($problem->status);
             $response->headers->set('HX-Push-Url', 'false');
 
             return $response;
         }
+    }
+
+    protected function input(Request $request): Input
+    {
+        return new Input($request, $this->frame->quantities(), $this->frame->measure(), $this->frame->colours(...));
     }
 
     protected function me(): Account
@@ -68,22 +75,39 @@ abstract class Page extends AbstractController
 
     protected function item(int $id): Item
     {
-        return $this->entities->find(Item::class, $id) ?? throw Unknown::item($id);
+        $item = $this->entities->find(Item::class, $id);
+
+        return null === $item || null !== $item->removedAt ? throw Unknown::item($id) : $item;
     }
 
     protected function kit(int $id): Kit
     {
-        return $this->entities->find(Kit::class, $id) ?? throw Unknown::kit($id);
+        $kit = $this->entities->find(Kit::class, $id);
+
+        return null === $kit || null !== $kit->removedAt ? throw Unknown::kit($id) : $kit;
     }
 
+    /** A place of the furniture that is in use; trays, outside places and retired ones are no such place. */
     protected function place(string $address): Place
     {
-        return $this->entities->getRepository(Place::class)->findOneBy(['address' => $address]) ?? throw Unknown::place($address);
+        $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => $address]);
+
+        return true === $place?->isStorageInUse() ? $place : throw Unknown::place($address);
+    }
+
+    /** A place from which things are pulled: of the furniture, or the heap of what is not filed. */
+    protected function store(string $address): Place
+    {
+        $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => $address]);
+
+        return null !== $place && $place->forLog()->isStore() && null === $place->retiredAt ? $place : throw Unknown::place($address);
     }
 
     protected function placeNumber(int $id): Place
     {
-        return $this->entities->find(Place::class, $id) ?? throw Unknown::place((string) $id);
+        $place = $this->entities->find(Place::class, $id);
+
+        return true === $place?->isStorageInUse() ? $place : throw Unknown::place((string) $id);
     }
 
     protected function need(int $kitId, int $needId): Need
@@ -101,7 +125,7 @@ abstract class Page extends AbstractController
             return null;
         }
         $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => $this->frame->address($typed)]);
-        if (null === $place || null === $place->unit || null !== $place->retiredAt) {
+        if (true !== $place?->isStorageInUse()) {
             $input->refuse($field, \sprintf('There is no place “%s” in this room.', mb_substr($typed, 0, 24)));
 
             return null;

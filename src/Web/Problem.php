@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace App\Web;
 
+use App\Database\RoomUnavailable;
 use App\Service\AlreadyOut;
 use App\Service\Labels\TapeTrouble;
 use App\Service\Scan\WrongDrawer;
 use App\Service\StepRefused;
 use App\Service\Stores\InvalidPhoto;
-use Doctrine\DBAL\Exception\LockWaitTimeoutException;
 use Lottel\Core\Kit\RefusedStep;
 use Lottel\Core\Label\InvalidLabel;
+use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\RefusedMovement;
+use Lottel\Core\Log\RefusedRetracking;
 use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Measure\InvalidWeight;
 use Lottel\Core\Storage\InvalidAddress;
 use Lottel\Core\Storage\InvalidPaste;
 use Lottel\Core\Storage\InvalidScheme;
@@ -32,8 +35,9 @@ final readonly class Problem
     }
 
     /** Returns the problem that a person can mend, or null where the exception is a fault of the program. */
-    public static function from(\Throwable $exception, Request $request): ?self
+    public static function from(\Throwable $exception, Request $request, QuantityText $quantities): ?self
     {
+        $unavailable = RoomUnavailable::from($exception);
         [$status, $errors] = match (true) {
             $exception instanceof InvalidInput => [422, $exception->errors],
             $exception instanceof InvalidUnit => [422, [$exception->field => $exception->getMessage()]],
@@ -43,17 +47,20 @@ final readonly class Problem
             $exception instanceof InvalidAddress => [422, ['address' => $exception->getMessage()]],
             $exception instanceof InvalidScheme => [422, ['scheme' => $exception->getMessage()]],
             $exception instanceof InvalidLength => [422, ['quantity' => $exception->getMessage()]],
-            $exception instanceof RefusedMovement => [422, ['quantity' => $exception->getMessage()]],
+            $exception instanceof InvalidWeight => [422, ['grams' => $exception->getMessage()]],
+            $exception instanceof RefusedMovement => [422, ['quantity' => $exception->inWords($quantities)]],
+            $exception instanceof RefusedRetracking => [422, ['becomes' => $exception->getMessage()]],
             $exception instanceof WrongDrawer, $exception instanceof TapeTrouble, $exception instanceof AlreadyOut, $exception instanceof RefusedStep, $exception instanceof StepRefused => [409, []],
-            $exception instanceof LockWaitTimeoutException => [503, []],
+            null !== $unavailable => [503, []],
             default => [0, []],
         };
         if (0 === $status) {
             return null;
         }
         $message = match (true) {
-            503 === $status => 'Somebody else is writing just now. Nothing is lost; press again.',
+            null !== $unavailable => $unavailable->getMessage(),
             isset($errors['']) => $errors[''],
+            $exception instanceof RefusedMovement => $exception->inWords($quantities),
             default => $exception->getMessage(),
         };
         $fields = $request->request->all();

@@ -53,8 +53,8 @@ final class Balance
         if ($own->l < min($lights) - self::LIGHTNESS_APART) {
             $adds[] = 'something dark';
         }
-        $families = array_map(static fn (Srgb $one): Family => Family::of(Lab::of($one)), $palette);
-        if (Family::Neutral === Family::of(Lab::of($colour)) && !\in_array(Family::Neutral, $families, true)) {
+        $families = array_map(static fn (Srgb $one): Family => Family::of($one), $palette);
+        if (Family::Neutral === Family::of($colour) && !\in_array(Family::Neutral, $families, true)) {
             $adds[] = 'a resting neutral';
         }
         foreach ($palette as $one) {

@@ -11,7 +11,7 @@ final class Naming
     public static function inWords(Srgb $colour): string
     {
         $lab = Lab::of($colour);
-        $family = Family::of($lab);
+        $family = Family::of($colour);
         if (Family::Neutral === $family) {
             return self::neutral($lab);
         }

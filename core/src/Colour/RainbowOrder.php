@@ -7,6 +7,9 @@ namespace Lottel\Core\Colour;
 /** Rainbow order: family by family, within a family along the hue; neutrals last, from light to dark. */
 final class RainbowOrder
 {
+    /** So that pinks and reds, which lie on both sides of hue 0, come in one run. */
+    private const FROM_PINK = 25;
+
     /** Returns below 0, 0 or above 0 as $a comes before, with, or after $b. */
     public static function compare(Srgb $a, Srgb $b): int
     {
@@ -17,11 +20,12 @@ final class RainbowOrder
     private static function key(Srgb $colour): array
     {
         $lab = Lab::of($colour);
-        $family = Family::of($lab);
+        $family = Family::of($colour);
+        $hue = OkLch::of($colour)->h;
         if (Family::Neutral === $family || Family::Brown === $family) {
-            return [$family->rank(), -$lab->l, $lab->hue()];
+            return [$family->rank(), -$lab->l, $hue];
         }
 
-        return [$family->rank(), round(fmod($lab->hue() + 30, 360), 1), -$lab->l];
+        return [$family->rank(), round(fmod($hue + self::FROM_PINK, 360), 1), -$lab->l];
     }
 }

@@ -22,6 +22,12 @@ final readonly class Srgb
         return new self($red, $green, $blue);
     }
 
+    /** Returns the colour of linear light, each channel clipped to 0 to 1; transfer function of IEC 61966-2-1. */
+    public static function ofLinear(float $red, float $green, float $blue): self
+    {
+        return new self(self::encoded($red), self::encoded($green), self::encoded($blue));
+    }
+
     /** Returns `#` and six lower-case hexadecimal digits. */
     public function hex(): string
     {
@@ -36,6 +42,13 @@ final readonly class Srgb
     public function linear(): array
     {
         return [self::decoded($this->red), self::decoded($this->green), self::decoded($this->blue)];
+    }
+
+    private static function encoded(float $light): int
+    {
+        $clipped = min(1.0, max(0.0, $light));
+
+        return (int) round(255 * ($clipped <= 0.0031308 ? 12.92 * $clipped : 1.055 * $clipped ** (1 / 2.4) - 0.055));
     }
 
     private static function decoded(int $channel): float

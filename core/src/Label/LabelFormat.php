@@ -6,7 +6,7 @@ namespace Lottel\Core\Label;
 
 use Lottel\Core\Storage\Kind;
 
-/** What a label is for, with its usual size (trade.md, section 4, where it says one; otherwise common practice, no source). */
+/** What a label is for, with its usual size (common practice, no source). */
 enum LabelFormat: string
 {
     case Front = 'front';
@@ -66,7 +66,7 @@ enum LabelFormat: string
         };
     }
 
-    /** Whether things of a kind carry a label themselves, beside that of their place: the sheets of dies, and inks (trade.md, section 1). */
+    /** Whether things of a kind carry a label themselves, beside that of their place: the sheets of dies, and inks (common practice, no source). */
     public static function isOnThing(Kind $kind): bool
     {
         return Kind::Die === $kind || Kind::Ink === $kind;

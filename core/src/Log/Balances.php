@@ -32,13 +32,22 @@ final class Balances
     /**
      * Adds a movement.
      *
-     * @throws RefusedMovement if there is not enough where it comes from, or a single thing would be in two places
+     * @throws RefusedMovement if there is not enough where it comes from, a single thing would be in two places, its reason does
+     *                         not link the two places, or one of them is no longer in use
      */
     public function post(Movement $movement): void
     {
+        foreach ([$movement->from, $movement->to] as $place) {
+            if ($place->isRetired) {
+                throw RefusedMovement::placeIsRetired($place->label);
+            }
+        }
+        if (!$movement->reason->links($movement->from, $movement->to)) {
+            throw RefusedMovement::reasonDoesNotLink($movement->reason, $movement->from->label, $movement->to->label);
+        }
         $there = $this->of($movement->item, $movement->from->id);
         if ($movement->from->nature->isInside() && $there < $movement->quantity) {
-            throw RefusedMovement::notEnough($movement->from->label, $there);
+            throw RefusedMovement::notEnough($movement->from->label, max(0, $there), $movement->tracking);
         }
         if (Tracking::One === $movement->tracking && !$movement->from->nature->isInside() && $this->inside($movement->item) > 0) {
             throw RefusedMovement::onlyOneThing();
@@ -70,6 +79,14 @@ final class Balances
     public function all(): array
     {
         return $this->quantities;
+    }
+
+    /** Counts all of an item in another way from here on. */
+    public function convert(int $item, Retracking $retracking): void
+    {
+        foreach ($this->quantities[$item] ?? [] as $place => $quantity) {
+            $this->set($item, $place, $retracking->converted($quantity));
+        }
     }
 
     private function set(int $item, int $place, int $quantity): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Log;
 
-/** The outside places: where things come from and where they go for good. */
+/** The outside places: where things come from and where they go for good; `counted` takes up what a count puts right. */
 enum Outside: string
 {
     case Bought = 'bought';
@@ -15,6 +15,7 @@ enum Outside: string
     case GivenAway = 'given away';
     case Lost = 'lost';
     case Sold = 'sold';
+    case Counted = 'counted';
 
     /** @return list<self> the places that things come from */
     public static function sources(): array

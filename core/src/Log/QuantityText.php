@@ -9,17 +9,20 @@ use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
 
-/** Reads and prints quantities the way each tracking is spoken of. */
+/** Reads and prints quantities the way each tracking is spoken of; the one place that does. */
 final readonly class QuantityText
 {
     private const EIGHTHS = ['⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
+    private const LEVELS = ['full' => 8, 'a full one' => 8, 'half' => 4, 'half full' => 4, 'a quarter' => 2, 'quarter' => 2, 'three quarters' => 6];
+    private const VULGAR = ['¼' => '1/4', '½' => '1/2', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8'];
 
     public function __construct(private LengthUnit $unit)
     {
     }
 
     /**
-     * Reads a quantity: a whole number of things, a length for what is counted by length, or eighths for a level.
+     * Reads a quantity: a whole number of things; a length such as `5 m`, `2 1/2 yd` or `36` in the room's unit; or how full a
+     * container is, in words, as a fraction, or in eighths.
      *
      * @throws RefusedMovement if it is not whole, below 1 or out of range
      * @throws InvalidLength if a length cannot be read
@@ -27,19 +30,25 @@ final readonly class QuantityText
     public function parse(string $text, Tracking $tracking): int
     {
         $plain = trim($text);
-        if (Tracking::Length === $tracking) {
-            $ticks = Length::parse($plain, $this->unit)->ticks;
-            $tracking->check($ticks);
-
-            return $ticks;
-        }
-        if (!preg_match('/^[+-]?\d+$/D', $plain)) {
-            throw RefusedMovement::notAWholeNumber();
-        }
-        $quantity = \strlen($plain) > 12 ? Tracking::MOST + 1 : (int) $plain;
+        $quantity = match ($tracking) {
+            Tracking::Length => $this->length($plain),
+            Tracking::Level => $this->level($plain),
+            default => $this->whole($plain),
+        };
         $tracking->check($quantity);
 
         return $quantity;
+    }
+
+    /** Returns how a text alone says that a thing is counted, or null where any way would do. */
+    public function tells(string $text): ?Tracking
+    {
+        $plain = mb_strtolower(trim($text));
+        if (isset(self::LEVELS[$plain]) || preg_match('#^(\d/\d|[¼½¾⅛⅜⅝⅞])( full)?$#uD', $plain)) {
+            return Tracking::Level;
+        }
+
+        return preg_match('/^[\d\s.,\/¼½¾⅛⅜⅝⅞]*\d?\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yds?|yards?|["″”\'′’])\.?$/uD', $plain) ? Tracking::Length : null;
     }
 
     /** Returns the quantity in words, such as `12`, `4¼ in` or `¾ full`. */
@@ -52,9 +61,42 @@ final readonly class QuantityText
         };
     }
 
-    /** Returns the quantity as parse() reads it, for a form's field. */
+    /** Returns the quantity so that parse() gives the same again, for a form's field. */
     public function field(int $quantity, Tracking $tracking): string
     {
-        return Tracking::Length === $tracking ? (new LengthFormat($this->unit))->number(Length::ofTicks(min(max($quantity, 0), Length::MOST_TICKS))) : (string) $quantity;
+        return match ($tracking) {
+            Tracking::Length => (new LengthFormat($this->unit))->exact(Length::ofTicks(min(max($quantity, 0), Length::MOST_TICKS))),
+            Tracking::Level => $quantity >= Tracking::FULL ? 'full' : (string) $quantity,
+            default => (string) $quantity,
+        };
+    }
+
+    private function length(string $text): int
+    {
+        $ticks = Length::parse($text, $this->unit)->ticks;
+
+        return 0 === $ticks ? throw RefusedMovement::noLength() : $ticks;
+    }
+
+    private function level(string $text): int
+    {
+        $plain = mb_strtolower(strtr($text, self::VULGAR));
+        if (isset(self::LEVELS[$plain])) {
+            return self::LEVELS[$plain];
+        }
+        if (preg_match('#^([1-8])/([248])( full)?$#D', $plain, $m) && 0 === (int) $m[1] * Tracking::FULL % (int) $m[2]) {
+            return intdiv((int) $m[1] * Tracking::FULL, (int) $m[2]);
+        }
+
+        return preg_match('/^\d{1,9}$/D', $plain) ? (int) $plain : throw RefusedMovement::notALevel();
+    }
+
+    private function whole(string $text): int
+    {
+        if (!preg_match('/^[+-]?\d+$/D', $text)) {
+            throw RefusedMovement::notAWholeNumber();
+        }
+
+        return \strlen($text) > 12 ? Tracking::MOST + 1 : (int) $text;
     }
 }

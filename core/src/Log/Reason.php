@@ -16,5 +16,36 @@ enum Reason: string
     case Lose = 'lose';
     case FindAgain = 'found';
     case Discard = 'discard';
+    case Count = 'count';
     case Reverse = 'reverse';
+
+    /**
+     * Whether a thing may move for this reason from one place to the other: a pull comes from storage and goes onto a tray, a
+     * return the other way, what is taken in comes from a source outside. A reversal mirrors another movement and is free.
+     */
+    public function links(Place $from, Place $to): bool
+    {
+        return match ($this) {
+            self::TakeIn => $from->isAnyOf(...Outside::sources()) && $to->isStore(),
+            self::Pull => $from->isStore() && $to->isTray(),
+            self::Use => $from->isTray() && $to->isAnyOf(Outside::UsedUp),
+            self::PutBack => $from->isTray() && $to->isStore(),
+            self::Move => $from->isStore() && $to->isStore(),
+            self::Make => $from->isAnyOf(Outside::MadeHere) && $to->isTray(),
+            self::Lose => $from->nature->isInside() && $to->isAnyOf(Outside::Lost),
+            self::FindAgain => $from->isAnyOf(Outside::Lost) && $to->isStore(),
+            self::Discard => $from->nature->isInside() && $to->isAnyOf(Outside::UsedUp, Outside::Recycled, Outside::GivenAway, Outside::Sold),
+            self::Count => ($from->isStore() && $to->isAnyOf(Outside::Counted)) || ($from->isAnyOf(Outside::Counted) && $to->isStore()),
+            self::Reverse => true,
+        };
+    }
+
+    /** Whether it belongs to pulling, making and returning, which whoever works here may put right, also for another. */
+    public function isOfTheLoop(): bool
+    {
+        return match ($this) {
+            self::Pull, self::Use, self::PutBack, self::Make, self::Lose, self::FindAgain => true,
+            default => false,
+        };
+    }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Lottel\Core\Measure;
 
 /**
- * Prints lengths in the room's unit: inches to the nearest 1/16, marked “scant” (a little less than printed) or “full”
- * (a little more) where that is not exact; or millimetres to the nearest tenth.
+ * Prints lengths in the room's unit: inches to the nearest 1/16, marked “a little under” or “a little over” where that is
+ * not exact; or millimetres to the nearest tenth.
  */
 final readonly class LengthFormat
 {
@@ -18,7 +18,7 @@ final readonly class LengthFormat
     {
     }
 
-    /** Returns the length with its unit, such as `4¼ in`, `3 1/16 in scant` or `108 mm`. */
+    /** Returns the length with its unit, such as `4¼ in`, `3 1/16 in, a little under` or `108 mm`. */
     public function full(Length $length): string
     {
         return LengthUnit::Inch === $this->unit ? $this->inInches($length) : $this->number($length).' mm';
@@ -58,8 +58,8 @@ final readonly class LengthFormat
     {
         $error = $length->ticks - $this->nearestSixteenths($length) * self::TICKS_PER_SIXTEENTH;
         $mark = match (true) {
-            $error < 0 => ' scant',
-            $error > 0 => ' full',
+            $error < 0 => ', a little under',
+            $error > 0 => ', a little over',
             default => '',
         };
 

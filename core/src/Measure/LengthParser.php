@@ -19,6 +19,9 @@ final readonly class LengthParser
         'mm' => Length::TICKS_PER_MILLIMETRE,
         'cm' => 10 * Length::TICKS_PER_MILLIMETRE,
         'm' => 1000 * Length::TICKS_PER_MILLIMETRE,
+        'ft' => 12 * Length::TICKS_PER_INCH, 'foot' => 12 * Length::TICKS_PER_INCH, 'feet' => 12 * Length::TICKS_PER_INCH,
+        "'" => 12 * Length::TICKS_PER_INCH, '′' => 12 * Length::TICKS_PER_INCH, '’' => 12 * Length::TICKS_PER_INCH,
+        'yd' => 36 * Length::TICKS_PER_INCH, 'yds' => 36 * Length::TICKS_PER_INCH, 'yard' => 36 * Length::TICKS_PER_INCH, 'yards' => 36 * Length::TICKS_PER_INCH,
     ];
 
     public function __construct(private LengthUnit $bare)
@@ -27,6 +30,15 @@ final readonly class LengthParser
 
     /** @throws InvalidLength if it cannot be read, is negative or is over 100 m */
     public function parse(string $text): Length
+    {
+        if (preg_match('/^\s*(\d.*?(?:ft|feet|foot|[\'′’]))\s*(\d.*?(?:in|inch|inches|["″”]))\s*$/uDi', $text, $m)) {
+            return $this->one($m[1])->plus($this->one($m[2]));
+        }
+
+        return $this->one($text);
+    }
+
+    private function one(string $text): Length
     {
         [$number, $unit] = $this->split($text);
         $ticksPerUnit = self::TICKS_PER_UNIT[$unit] ?? throw InvalidLength::notReadable($text);
@@ -47,7 +59,7 @@ final readonly class LengthParser
     private function split(string $text): array
     {
         $plain = trim((string) preg_replace('/\s+/u', ' ', $this->spelledOut($text)));
-        if (!preg_match('/^(.*?)\s*(in|inch|inches|mm|cm|m|"|″|”)?\.?$/ui', $plain, $m) || '' === $m[1]) {
+        if (!preg_match('/^(.*?)\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yd|yds|yard|yards|"|″|”|\'|′|’)?\.?$/uiD', $plain, $m) || '' === $m[1]) {
             throw InvalidLength::notReadable($text);
         }
 

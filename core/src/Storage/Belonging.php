@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lottel\Core\Storage;
 
 use Lottel\Core\Colour\Family;
-use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
 
 /** What a place says belongs in it; what it leaves out, it does not mind. Several makers or themes are parted by commas. */
@@ -54,6 +53,6 @@ final readonly class Belonging
             return 'multicolour';
         }
 
-        return null === $thing->colour ? null : Family::of(Lab::of(Srgb::ofHex($thing->colour)))->value;
+        return null === $thing->colour ? null : Family::of(Srgb::ofHex($thing->colour))->value;
     }
 }

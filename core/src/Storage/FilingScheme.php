@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lottel\Core\Storage;
 
 use Lottel\Core\Colour\Family;
-use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\RainbowOrder;
 use Lottel\Core\Colour\Srgb;
 
@@ -154,7 +153,7 @@ final readonly class FilingScheme implements \Stringable
         return match (true) {
             $thing->isMulticolour => 1,
             null === $thing->colour => 3,
-            Family::Neutral === Family::of(Lab::of(Srgb::ofHex($thing->colour))) => 2,
+            Family::Neutral === Family::of(Srgb::ofHex($thing->colour)) => 2,
             default => 0,
         };
     }

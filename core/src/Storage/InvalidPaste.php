@@ -6,6 +6,9 @@ namespace Lottel\Core\Storage;
 
 final class InvalidPaste extends \InvalidArgumentException
 {
+    /** What is wrong, without the number of the line, where that is known. */
+    public ?string $why = null;
+
     public static function tooManyFields(int $line): self
     {
         return new self(\sprintf('Line %d has too many semicolons; write name; maker; quantity; themes; colour.', $line));
@@ -21,9 +24,13 @@ final class InvalidPaste extends \InvalidArgumentException
         return new self(\sprintf('The name on line %d is too long; 200 characters at the most.', $line));
     }
 
-    public static function badQuantity(int $line): self
+    /** @param string $why what is wrong with the quantity, in a sentence of its own */
+    public static function badQuantity(int $line, string $why): self
     {
-        return new self(\sprintf('The quantity on line %d must be a whole number from 1 to 999999.', $line));
+        $wrong = new self(\sprintf('The quantity on line %d cannot be read. %s', $line, $why));
+        $wrong->why = $why;
+
+        return $wrong;
     }
 
     public static function badColour(int $line): self

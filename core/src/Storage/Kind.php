@@ -40,7 +40,7 @@ enum Kind: string
     }
 
     /**
-     * Returns the hazards that a thing of this kind has unless its own record says otherwise (trade.md, section 5).
+     * Returns the hazards that a thing of this kind has unless its own record says otherwise (common practice, no source).
      *
      * @return list<Hazard>
      */

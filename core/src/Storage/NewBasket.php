@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Storage;
 
-/** A basket in which new things are in sight until they have been used a few times (trade.md, section 1). */
+/** A basket in which new things are in sight until they have been used a few times (common practice, no source). */
 final readonly class NewBasket
 {
     /** @param int $after how often a thing is used before it is filed */

@@ -12,7 +12,7 @@ enum Season: string
     case Autumn = 'autumn';
     case Winter = 'winter';
 
-    /** Returns the season that things are brought forward for on a day: about a month before it begins (trade.md, section 3). */
+    /** Returns the season that things are brought forward for on a day: about a month before it begins (common practice, no source). */
     public static function broughtForwardOn(\DateTimeImmutable $day): self
     {
         return match ((int) $day->format('n')) {

@@ -10,6 +10,8 @@ use Lottel\Core\Measure\Length;
 /** How large and heavy things of a kind usually are, for those that nobody has measured (common practice, no source). */
 final class TypicalSize
 {
+    private const SMALL_PIECE = 0.02;
+
     /** Returns one thing of a kind as it is put away. */
     public static function box(Kind $kind): Box
     {
@@ -54,6 +56,15 @@ final class TypicalSize
         };
     }
 
+    /** What is counted by the piece though its kind is not usually so is small: pins, clips, squares of foam. */
+    private static function isSmallByThePiece(Kind $kind): bool
+    {
+        return match ($kind) {
+            Kind::Other, Kind::Adhesive, Kind::Tool, Kind::Powder, Kind::Ribbon, Kind::Ink => true,
+            default => false,
+        };
+    }
+
     /**
      * Returns what a quantity of a thing takes up. Pieces are counted one by one; a length or a level is one container.
      *
@@ -67,6 +78,14 @@ final class TypicalSize
         $thickness = min($box->width->ticks, $box->height->ticks, $box->depth->ticks) / Length::TICKS_PER_MILLIMETRE;
         $sheet = null === $measured && (Kind::Paper === $kind || Kind::Envelope === $kind || Kind::Scrap === $kind) ? 0.35 : 1.0;
 
-        return new Contents($pieces * $box->litres() * $sheet, $pieces * $thickness * $sheet, $pieces * (null === $grams ? self::grams($kind) : (float) $grams));
+        $small = Tracking::Count === $tracking && self::isSmallByThePiece($kind) ? self::SMALL_PIECE : 1.0;
+        $size = null === $measured ? $small : 1.0;
+
+        return new Contents(
+            $pieces * $box->litres() * $sheet * $size,
+            $pieces * $thickness * $sheet * $size,
+            $pieces * (null === $grams ? self::grams($kind) * $small : (float) $grams),
+            null === $measured || null === $grams ? 1 : 0,
+        );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Upkeep;
 
-/** What calls for care when a thing is pulled or put away (trade.md, section 5). */
+/** What calls for care when a thing is pulled or put away (common practice, no source). */
 enum Hazard: string
 {
     case Inky = 'inky';

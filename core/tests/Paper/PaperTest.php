@@ -50,7 +50,7 @@ final class PaperTest extends TestCase
         self::assertGreaterThan(Surface::Coated->thickness(300)->ticks, Surface::Textured->thickness(300)->ticks);
     }
 
-    /** @return iterable<string, array{int, int, Fold, string, list<string>}> finished size in sixteenths, flat size, scores; trade.md, section 4 */
+    /** @return iterable<string, array{int, int, Fold, string, list<string>}> finished size in sixteenths, flat size, scores; common practice, no source */
     public static function bases(): iterable
     {
         yield 'A2, top fold' => [68, 88, Fold::Top, '4¼ × 11', ['5½']];

@@ -89,7 +89,7 @@ final class DivisionTest extends TestCase
         self::assertArrayHasKey('direction', KindFields::of(Kind::Paper));
     }
 
-    /** Seasonal things come to the front about a month before (trade.md, section 3). */
+    /** Seasonal things come to the front about a month before (common practice, no source). */
     public function testASeasonIsBroughtForwardAMonthBefore(): void
     {
         foreach (['2026-02-01' => Season::Spring, '2026-04-30' => Season::Spring, '2026-05-01' => Season::Summer, '2026-08-01' => Season::Autumn, '2026-11-01' => Season::Winter, '2027-01-31' => Season::Winter] as $day => $season) {

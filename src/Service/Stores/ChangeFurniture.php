@@ -109,7 +109,7 @@ final readonly class ChangeFurniture
             }
             $gone->retiredAt = $step->at;
             $gone->putFront(null);
-            $gone->address = \sprintf('%s~%d', mb_substr($gone->address, 0, 14), $gone->id);
+            $gone->address = Place::retiredAddress($gone->address, (int) $gone->id);
             $gone->parent = null;
             $this->labels->forget($gone);
             $this->index->forgetPlace($gone);
