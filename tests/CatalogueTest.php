@@ -26,7 +26,7 @@ final class CatalogueTest extends RoomTestCase
         self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM item'), 'nothing is written yet');
         $this->browser->submit($page->filter('#preview form')->form());
         $this->browser->followRedirect();
-        self::assertStringContainsString('2 things are in C1 now', $this->text());
+        self::assertStringContainsString('Lighthouse and gulls and Petrels are in C1 now', $this->text());
         $row = $this->database()->fetchAssociative("SELECT * FROM item WHERE name = 'Petrels'");
         self::assertNotFalse($row);
         self::assertSame(['["sea","seabirds"]', '#1f5c6b', 'stamp set'], [$row['themes'], $row['colour'], $row['kind']]);
@@ -66,7 +66,7 @@ final class CatalogueTest extends RoomTestCase
         [$ink] = $this->putInto('C3', 'Petrel ink');
         $page = $this->get("/items/{$ink->id}/edit");
         self::assertCount(1, $page->filter('#item-detail_cleans_with'), 'an ink is asked what it comes off with');
-        $this->browser->submit($page->selectButton('Write it down')->form(['detail_ink_type' => 'pigment', 'detail_cleans_with' => 'solvent cleaner', 'width' => '3', 'height' => '1', 'depth' => '3 3/4', 'grams' => '95', 'collection' => 'Harbour', 'season' => 'summer']));
+        $this->browser->submit($page->selectButton('Write it down')->form(['detail_ink_type' => 'pigment', 'detail_cleans_with' => 'solvent cleaner', 'width' => '3', 'height' => '1', 'depth' => '3 3/4', 'grams' => '95 g', 'collection' => 'Harbour', 'season' => 'summer']));
         $this->browser->followRedirect();
         self::assertStringContainsString('solvent cleaner', $this->text());
         $item = $this->item((int) $ink->id);
@@ -219,7 +219,7 @@ final class CatalogueTest extends RoomTestCase
         self::assertStringContainsString('its label says Oddling', $this->text());
         $this->browser->submit($page->filter('.proposals form')->eq(0)->form());
         $this->browser->followRedirect();
-        self::assertStringContainsString('Sand lives in C4 now', $this->text());
+        self::assertStringContainsString('Sand is at home in C4 now', $this->text());
         self::assertStringContainsString('Everything has a home', $this->text());
         $this->post('/stores/queue', ['item' => $sand->id, 'address' => 'nowhere', '_form' => 'file-'.$sand->id]);
         $this->assertCode(422);
@@ -312,8 +312,13 @@ final class CatalogueTest extends RoomTestCase
         self::assertSame(['Lighthouse & gulls', 'Petrel card'], $names('theme=sea'));
         self::assertSame(['Petrel card'], $names('theme=sea&kind=paper'));
         self::assertSame(['Lighthouse & gulls', 'Petrel card'], $names('colour=%231f5c6b'), 'and a colour near it');
-        self::assertSame(['Terns'], $names('panel='.urlencode('5 1/2 x 4 1/4')), 'turned');
-        self::assertSame([], $names('panel='.urlencode('4 x 5')));
+        self::assertSame(['Petrel card', 'Terns'], [...$names('colour=blue&theme=sea&kind=paper'), ...$names('colour=red')], 'a word means its family');
+        $this->database()->executeStatement('UPDATE item SET width = ?, height = ? WHERE id = ?', [6 * 8128, 8 * 8128, $card->id]);
+        self::assertSame(['Petrel card'], $names('panel='.urlencode('7 1/2 x 5 1/2')), 'it can be cut out of the paper, turned');
+        self::assertSame(['Petrel card'], $names('panel='.urlencode('4 x 5')), 'not out of a stamp of that size');
+        self::assertSame([], $names('panel='.urlencode('8 x 6 1/16')));
+        self::assertSame([], $names('unused=6'), 'nothing has been here for so long');
+        $this->database()->executeStatement("UPDATE item SET since = '2020-01-01 00:00:00'");
         self::assertSame(['Lighthouse & gulls', 'Petrel card', 'Terns'], $names('unused=6'));
         self::assertSame(['Terns'], $names('q=harbour&kind=stamp+set&state=home'));
         $kit = $this->planKit('Gulls', [[$gulls, 1]]);
@@ -325,7 +330,7 @@ final class CatalogueTest extends RoomTestCase
         self::assertSame(['Terns', 'Petrel card'], $names('state=home&order=walk'), 'C1 comes before C2');
         $page = $this->get('/find?theme=sea');
         self::assertSame('1', $page->filter('a.facet[href*="kind=paper"] em')->text(), 'each filter says how many');
-        foreach (['colour=blue' => 'colour', 'panel=4' => 'panel', 'panel=a+x+b' => 'panel'] as $query => $field) {
+        foreach (['colour=blueish' => 'colour', 'panel=4' => 'panel', 'panel=a+x+b' => 'panel'] as $query => $field) {
             $this->get('/find?'.$query);
             $this->assertCode(200);
             self::assertCount(1, $this->browser->getCrawler()->filter('.field-error'), $query);
@@ -336,6 +341,7 @@ final class CatalogueTest extends RoomTestCase
     {
         $this->furnish();
         $this->putInto('C1', 'Terns; Oddling; 1; sea');
+        $this->database()->executeStatement("UPDATE item SET since = '2020-01-01 00:00:00'");
         $page = $this->get('/find?theme=sea&unused=6');
         $this->browser->submit($page->selectButton('Keep it')->form(['search_name' => 'sea, unused']));
         $page = $this->browser->followRedirect();

@@ -59,7 +59,7 @@ final class FrameTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/pull");
         $page = $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $tern), $this->needId($kit, $gull)]]);
         self::assertSame('2 out · since 9:40', $page->filter('.tray-facts')->text());
-        self::assertStringContainsString('2 things are on tray 1.', $this->text());
+        self::assertStringContainsString('Tern and Gull are on tray 1.', $this->text());
         $clock->modify('+2 days');
         $page = $this->get('/plan');
         self::assertSame('2 out · 2 days', $page->filter('.tray-facts')->text());

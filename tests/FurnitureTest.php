@@ -242,7 +242,7 @@ final class FurnitureTest extends RoomTestCase
         }
         $this->post("/stores/plan/{$room}", ['fixture' => ['bench', 'table'], 'fixture_x' => ['1', 'far'], 'fixture_y' => ['2', '3'], 'fixture_width' => ['4', '5'], 'fixture_depth' => ['6', '7'], '_form' => 'plan'] + $fields);
         $this->assertCode(422);
-        self::assertStringContainsString('Give whole millimetres for table', $this->text());
+        self::assertStringContainsString('Say of table where it stands', $this->text());
         self::assertSame(['1', 'far'], $this->browser->getCrawler()->filter('input[name="fixture_x[]"]')->each(static fn ($field): string => (string) $field->attr('value')));
         $this->get('/stores/plan');
         self::assertCount(3, $this->browser->getCrawler()->filter('.fp-unit'));

@@ -75,7 +75,8 @@ final class KitStagesTest extends RoomTestCase
             self::assertSame('the lamp went out', $failed->getMessage());
         }
         self::assertSame($kits, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
-        self::assertNull($this->service(WriteOnce::class)->earlier($id), 'its id can be used again');
+        $again = $this->service(WriteOnce::class)->do($id, $this->account('olive'), static fn (): Outcome => Outcome::final('/', 'its id can be used again'));
+        self::assertSame('its id can be used again', $again->said);
     }
 
     public function testAllTwentyFourTraysCanBeOutAndNoMore(): void

@@ -85,7 +85,8 @@ final class LogTest extends RoomTestCase
                 $item = $items[array_rand($items)];
                 $quantity = Tracking::Count === $item->tracking ? mt_rand(1, 40) : mt_rand(1, 4);
                 try {
-                    $log->move($step, $item, $quantity, $this->place($addresses[array_rand($addresses)]), $this->place($addresses[array_rand($addresses)]), Reason::Move);
+                    [$from, $to] = [$addresses[array_rand($addresses)], $addresses[array_rand($addresses)]];
+                    $log->move($step, $item, $quantity, $this->place($from), $this->place($to), self::reason($from, $to));
                     ++$accepted;
                 } catch (RefusedMovement) {
                 }
@@ -110,6 +111,17 @@ final class LogTest extends RoomTestCase
         self::assertSame(0, (int) $this->database()->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature <> 'outside' AND b.quantity < 0"));
     }
 
+    private static function reason(string $from, string $to): Reason
+    {
+        return match (true) {
+            'bought' === $from => Reason::TakeIn,
+            'lost' === $from => Reason::FindAgain,
+            'lost' === $to => Reason::Lose,
+            'used up' === $to => Reason::Discard,
+            default => Reason::Move,
+        };
+    }
+
     public function testTheAuditCommandTellsAndFindsADifference(): void
     {
         $kernel = self::$kernel ?? throw new \LogicException();
@@ -131,7 +143,7 @@ final class LogTest extends RoomTestCase
         $pull = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE reason = 'pull'");
         $this->browser->submit($page->filter('.said form')->form());
         $this->browser->followRedirect();
-        self::assertStringContainsString('Undone: Petrel card is where it was.', $this->text());
+        self::assertStringContainsString('Undone: Petrel card is open on the list again and back in C2.', $this->text());
         self::assertStringContainsString('stop 1 of 1', $this->text(), 'the line is open again');
         self::assertSame(['C2' => 24, 'bought' => -24], $this->balances($this->card));
         $this->post("/log/{$pull}/reverse");

@@ -22,6 +22,7 @@ use App\Service\Stores\TakeIn;
 use App\Service\WriteOnce;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Storage\Kind;
 use Lottel\Core\Storage\PastedThing;
@@ -67,7 +68,7 @@ abstract class RoomTestCase extends WebTestCase
     {
         $items = [];
         $this->step(function (Step $step) use ($address, $lines, &$items): void {
-            $items = ($this->service(TakeIn::class))($step, $this->place($address), PastedThing::lines(implode("\n", $lines)));
+            $items = ($this->service(TakeIn::class))($step, $this->place($address), PastedThing::lines(implode("\n", $lines), $this->place($address)->rule(), new QuantityText(LengthUnit::Inch)));
         });
 
         return $items;

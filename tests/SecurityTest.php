@@ -127,8 +127,10 @@ final class SecurityTest extends RoomTestCase
         $this->furnish();
         [$item] = $this->putInto('C1', 'Tern');
         $kit = $this->planKit('Terns', [[$item, 1]]);
-        $this->postAndFollow("/kits/{$kit}/pull");
         $this->browser->restart();
+        $this->signInWith('hank', 'hanks-password');
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->browser->getCookieJar()->expire('MOCKSESSID');
         $this->post("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $item)]]);
         $this->assertCode(303);
         $this->browser->followRedirect();

@@ -9,12 +9,19 @@
         return Boolean(target);
     };
 
-    // A hand scanner types very fast and ends with Enter. What is typed into a field is the field's own.
-    const FAST = 60;
+    // A hand scanner types very fast and ends with Enter. What is typed into a field is the field's own. A single letter or
+    // digit does something only when it is clear that no more follows: a person typed it.
+    const FAST = 80;
     const LEAST_CODE = 6;
     let scan = { text: '', at: 0 };
+    let waiting = null;
+    function whenTypedAlone(act) {
+        clearTimeout(waiting);
+        waiting = setTimeout(act, 2 * FAST);
+    }
     function takeAsScan(event) {
         const isNext = event.timeStamp - scan.at < FAST;
+        if (isNext) clearTimeout(waiting);
         if (event.key === 'Enter') {
             const text = isNext ? scan.text : '';
             scan = { text: '', at: 0 };
@@ -72,15 +79,55 @@
         } else if ((event.key === ' ' || event.key === 'Enter') && !isControl(at)) {
             if (press('space')) event.preventDefault();
         } else if (/^[1-9]$/.test(event.key)) {
-            const tray = document.querySelector(`[data-tray="${event.key}"]`);
-            if (tray) tray.click();
+            whenTypedAlone(() => {
+                const tray = document.querySelector(`[data-tray="${event.key}"]`);
+                if (tray) tray.click();
+            });
         } else if (at && at.closest('.fp-unit') && moveByKey(at.closest('.fp-unit'), event)) {
             event.preventDefault();
         } else if (event.key.startsWith('Arrow') && at && at.closest('.elevation')) {
             if (stepInRoom(at, event.key)) event.preventDefault();
         } else if (/^[a-z]$/.test(event.key)) {
-            press(event.key);
+            whenTypedAlone(() => press(event.key));
         }
+    });
+
+    // An open round follows what another device does with the same kit: this one asks now and then, and shows the page anew
+    // unless something is being typed; then it says so and waits.
+    const ASK_EVERY = 4000;
+    async function follow() {
+        const main = document.getElementById('main');
+        const url = main && main.dataset.follow;
+        if (!url || document.visibilityState !== 'visible' || document.querySelector('.htmx-request')) return;
+        const answer = await fetch(`${url}?seen=${encodeURIComponent(main.dataset.seen)}`, { redirect: 'manual' }).catch(() => null);
+        if (!answer || answer.status !== 200 || main !== document.getElementById('main') || document.querySelector('.htmx-request')) return;
+        const isBusy = isTyping(document.activeElement) || main.querySelector('.problem, .field-error') || [...main.querySelectorAll('input[type="text"], input:not([type]), textarea')].some((field) => field.value !== field.defaultValue);
+        if (!isBusy) {
+            const here = new URL(location.href);
+            here.searchParams.delete('done');
+            window.htmx.ajax('GET', here.pathname + here.search, { target: 'body', swap: 'innerHTML' });
+        } else if (!main.querySelector('.follow')) {
+            const note = document.createElement('p');
+            note.className = 'said follow';
+            note.setAttribute('role', 'status');
+            note.append('Somebody else has done something with this kit. ');
+            const link = document.createElement('a');
+            link.href = location.pathname;
+            link.textContent = 'Show it as it is now';
+            note.append(link);
+            main.prepend(note);
+        }
+    }
+    setInterval(follow, ASK_EVERY);
+
+    // Colours are chosen from chips that write their word into the field.
+    document.addEventListener('click', (event) => {
+        const chip = event.target.closest('[data-fills]');
+        const field = chip && document.getElementById(chip.dataset.fills);
+        if (!field) return;
+        field.value = chip.dataset.value;
+        field.focus();
+        chip.closest('details').open = false;
     });
 
     // While one finds, the room shows what was found; afterwards it shows again what its page is about.
@@ -172,8 +219,9 @@
         unit.setAttribute('transform', `translate(${left} ${top})`);
         const row = rowOf(unit);
         if (row) {
-            row.querySelector('[name="x[]"]').value = left;
-            row.querySelector('[name="y[]"]').value = top;
+            const written = (value) => (plan.dataset.unitName ? `${(value / Number(plan.dataset.unitMm)).toFixed(2)}${plan.dataset.unitName}` : value);
+            row.querySelector('[name="x[]"]').value = written(left);
+            row.querySelector('[name="y[]"]').value = written(top);
             row.querySelector('[name="turn[]"]').value = unit.dataset.turn;
         }
     }
@@ -186,8 +234,7 @@
         body.setAttribute('height', down);
         unit.querySelector('.fp-front').setAttribute('d', { 0: `M0 ${down}h${across}`, 90: `M0 0v${down}`, 180: `M0 0h${across}`, 270: `M${across} 0v${down}` }[turn]);
         const text = unit.querySelector('text');
-        text.setAttribute('x', across / 2);
-        text.setAttribute('y', down / 2 + 45);
+        [text.x.baseVal[0].value, text.y.baseVal[0].value] = unit.dataset[`letter${turn}`].split(' ').map(Number);
         putUnit(unit, ...spotOf(unit));
     }
 
@@ -223,7 +270,8 @@
         const row = event.target.closest && event.target.closest('.numbers tr[data-unit]');
         const unit = row && document.querySelector(`.fp-unit[data-unit="${row.dataset.unit}"]`);
         if (!unit) return;
-        const [x, y] = ['x[]', 'y[]'].map((name) => Number(row.querySelector(`[name="${name}"]`).value) || 0);
+        const mm = Number(unit.closest('.floor-plan').dataset.unitMm);
+        const [x, y] = ['x[]', 'y[]'].map((name) => (Number.parseFloat(row.querySelector(`[name="${name}"]`).value) || 0) * mm);
         unit.setAttribute('transform', `translate(${x} ${y})`);
         if (event.target.name === 'turn[]') turnUnit(unit, Number(event.target.value));
     });

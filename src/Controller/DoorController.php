@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Security\UnfinishedForm;
 use App\Service\People\Newcomer;
 use App\Service\People\OpenRoom;
+use App\Service\People\RoomIsOpen;
 use App\Web\Input;
 use App\Web\InvalidInput;
 use App\Web\Page;
@@ -55,26 +56,33 @@ final class DoorController extends Page
             return $this->redirectToRoute('sign_in');
         }
         if ($request->isMethodSafe()) {
-            return $this->render('door/begin.html.twig', ['problem' => null]);
+            return $this->showBegin(null);
         }
         try {
             $input = $this->input($request);
             $newcomer = $this->newcomer($input);
             $room = $input->text('room', 120, true);
             $measure = $input->choice('measure', LengthUnit::class);
-            $zone = $input->text('time_zone', 64);
+            $zone = $input->timeZone('time_zone');
             $input->check();
-            $owner = $open($room, $measure, \in_array($zone, \DateTimeZone::listIdentifiers(), true) ? $zone : 'UTC', $newcomer);
+            $owner = $open($room, $measure, $zone, $newcomer);
         } catch (InvalidInput $exception) {
-            return $this->render('door/begin.html.twig', ['problem' => Problem::from($exception, $request, $this->frame->quantities())], new Response(status: 422));
+            return $this->showBegin(Problem::from($exception, $request, $this->frame->quantities()));
+        } catch (RoomIsOpen) {
+            return $this->redirectToRoute('sign_in', status: 303);
         }
         $security->login($owner, 'form_login', 'main');
 
         return $this->redirectToRoute('new_unit', ['first' => 1], 303);
     }
 
+    private function showBegin(?Problem $problem): Response
+    {
+        return $this->render('door/begin.html.twig', ['problem' => $problem, 'zones' => \DateTimeZone::listIdentifiers()], new Response(status: null === $problem ? 200 : 422));
+    }
+
     private function newcomer(Input $input): Newcomer
     {
-        return new Newcomer($input->text('login', 60, true), $input->text('name', 120, true), $input->secret('password', 10));
+        return new Newcomer($input->login('login'), $input->text('name', 120, true), $input->secret('password', 10));
     }
 }

@@ -13,8 +13,8 @@ use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\ColourWanted;
 use Lottel\Core\Colour\InvalidColour;
-use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Label\ScanCode;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\Length;
@@ -114,7 +114,7 @@ final class FindController extends Page
         $errors = [];
         $colour = $panel = null;
         try {
-            $colour = '' === ($fields['colour'] ?? '') ? null : Srgb::ofHex($fields['colour'])->hex();
+            $colour = '' === ($fields['colour'] ?? '') ? null : ColourWanted::read($fields['colour'], $this->frame->colours());
         } catch (InvalidColour $wrong) {
             $errors['colour'] = $wrong->getMessage();
         }

@@ -20,13 +20,16 @@ use App\Service\Unknown;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Storage\Address;
 use Lottel\Core\Storage\Division;
 use Lottel\Core\Storage\InvalidAddress;
 use Lottel\Core\Storage\RoomLayout;
 use Lottel\Core\Storage\UnitSize;
 use Lottel\Core\Storage\UnitTemplate;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -105,7 +108,7 @@ final class FurnitureController extends Page
             $input->check();
             $places = $build($room, $template, strtoupper($letters), '' === $name ? $template->label() : $name, '' === $wall ? $room->name : $wall, $rows, $columns, $size);
 
-            return Outcome::undoable($this->urlOf($places[0]), \sprintf('%s stands in the room with %d places. Put things into its first one.', strtoupper($letters), \count($places)));
+            return Outcome::undoable($this->urlOf($places[0]), \sprintf('%s stands in the room with %s. Put things into its first one.', strtoupper($letters), Counted::of(\count($places), 'place')));
         }, $this->showNewUnit(...));
     }
 
@@ -162,7 +165,7 @@ final class FurnitureController extends Page
         return $this->change($request, $letters, function (Input $input, Unit $unit): string {
             $changed = $this->change->renumber($unit);
 
-            return 0 === $changed ? 'All are in order already.' : \sprintf('%d places have new addresses; their labels wait to be printed.', $changed);
+            return 0 === $changed ? 'All are in order already.' : \sprintf('%s; %s to be printed.', Counted::of($changed, 'place has a new address', 'places have new addresses'), 1 === $changed ? 'its label waits' : 'their labels wait');
         });
     }
 
@@ -267,7 +270,7 @@ final class FurnitureController extends Page
             $to = $this->required($input, 'to');
             $moved = $this->change->empty($step, $place, $to);
 
-            return Outcome::undoable($this->generateUrl('place_furniture', ['address' => $place->address]), \sprintf('%d things live in %s now.', $moved, $to->address));
+            return Outcome::undoable($this->generateUrl('place_furniture', ['address' => $place->address]), \sprintf('%s in %s now.', Counted::of($moved, 'thing lives', 'things live'), $to->address));
         });
     }
 
@@ -299,7 +302,7 @@ final class FurnitureController extends Page
     /** @param callable(Input, Place, Step): Outcome $work */
     private function changePlace(Request $request, string $address, callable $work): Response
     {
-        return $this->write($request, fn (Input $input, Step $step): Outcome => $work($input, $this->place($address), $step), fn (Problem $problem): Response => $this->showFurniture($address, $problem));
+        return $this->write($request, fn (Input $input, Step $step): Outcome => $work($input, $this->place($this->frame->address($address)), $step), fn (Problem $problem): Response => $this->showFurniture($address, $problem));
     }
 
     private function required(Input $input, string $field): Place
@@ -344,7 +347,7 @@ final class FurnitureController extends Page
                 continue;
             }
             if (min($sides) < 0 || 0 === $sides[2] || 0 === $sides[3]) {
-                $input->refuse('fixtures', \sprintf('Give whole millimetres for %s: where it stands, and how wide and deep it is.', mb_substr(trim(mb_scrub($name)), 0, 40)));
+                $input->refuse('fixtures', \sprintf('Say of %s where it stands, and how wide and deep it is, such as 600 mm or 24 in.', mb_substr(trim(mb_scrub($name)), 0, 40)));
             } else {
                 $fixtures[] = ['name' => mb_substr(trim(mb_scrub($name)), 0, 40), 'x' => $sides[0], 'y' => $sides[1], 'width' => $sides[2], 'depth' => $sides[3]];
             }
@@ -373,7 +376,7 @@ final class FurnitureController extends Page
             $x = $this->whole($xs[$index] ?? '');
             $y = $this->whole($ys[$index] ?? '');
             if (!\in_array($turn, [0, 90, 180, 270], true) || $x < 0 || $y < 0) {
-                $input->refuse('plan', 'Give whole millimetres from the left and from the upper wall, and a turn of 0, 90, 180 or 270.');
+                $input->refuse('plan', 'Give how far it is from the left and from the upper wall, such as 1200 mm or 48 in, and a turn of 0, 90, 180 or 270.');
             }
             $spots[(int) $unit] = [max(0, $x), max(0, $y), \in_array($turn, [0, 90, 180, 270], true) ? $turn : 0];
         }
@@ -381,9 +384,18 @@ final class FurnitureController extends Page
         return $spots;
     }
 
+    /** Reads whole millimetres, or a length with its unit to the nearest of them; -1 where it is neither. */
     private function whole(string $text): int
     {
-        return preg_match('/^\d{1,6}$/D', trim($text)) ? (int) trim($text) : -1;
+        $plain = trim($text);
+        if (preg_match('/^[0-9]{1,6}$/D', $plain)) {
+            return (int) $plain;
+        }
+        try {
+            return preg_match('/[0-9]/', $plain) ? intdiv(Length::parse($plain, LengthUnit::Millimetre)->ticks + intdiv(Length::TICKS_PER_MILLIMETRE, 2), Length::TICKS_PER_MILLIMETRE) : -1;
+        } catch (InvalidLength) {
+            return -1;
+        }
     }
 
     /** @return list<Place> */
@@ -425,7 +437,10 @@ final class FurnitureController extends Page
 
     private function showFurniture(string $address, ?Problem $problem): Response
     {
-        $place = $this->stores->place($this->frame->address($address)) ?? throw Unknown::place($address);
+        $place = $this->stores->place($this->frame->address($address));
+        if (null === $place || null === $place['unit_id'] || null !== $place['retired_at']) {
+            throw Unknown::place($address);
+        }
 
         return $this->render('stores/furniture.html.twig', ['place' => $place, 'lives_here' => $this->stores->livesIn((int) $place['id']), 'lit' => $this->room->lit([$place['id']]), 'problem' => $problem]);
     }

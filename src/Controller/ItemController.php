@@ -11,19 +11,25 @@ use App\Reading\LogFilter;
 use App\Reading\LogReading;
 use App\Reading\RoomReading;
 use App\Reading\StoreReading;
+use App\Service\FindIndex;
 use App\Service\Labels\LabelQueue;
 use App\Service\Outcome;
 use App\Service\Step;
+use App\Service\Stores\CountOtherwise;
+use App\Service\Stores\CountThing;
+use App\Service\Stores\DeleteItem;
 use App\Service\Stores\DescribeItem;
 use App\Service\Stores\InvalidPhoto;
 use App\Service\Stores\KeepHomes;
 use App\Service\Stores\KeepPhoto;
 use App\Service\Stores\TakeIn;
+use App\Service\Stores\WarnOfReach;
 use App\Service\Unknown;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Retracking;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Storage\Kind;
 use Lottel\Core\Storage\KindFields;
@@ -38,7 +44,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** Items: their records, photos, companions and homes. */
 final class ItemController extends Page
 {
-    public function __construct(private readonly RoomReading $room, private readonly StoreReading $stores, private readonly LogReading $log, private readonly KitReading $kits, private readonly KeepPhoto $photos)
+    public function __construct(private readonly RoomReading $room, private readonly StoreReading $stores, private readonly LogReading $log, private readonly KitReading $kits, private readonly KeepPhoto $photos, private readonly WarnOfReach $warn)
     {
     }
 
@@ -74,7 +80,7 @@ final class ItemController extends Page
             $collection = $input->text('collection', 120);
             $season = '' === $input->text('season', 10) ? '' : $input->choice('season', Season::class)->value;
             $sides = array_map(static fn (string $field): ?int => $input->length($field, 2000)?->ticks, ['width', 'height', 'depth']);
-            $grams = '' === $input->text('grams', 7) ? null : $input->whole('grams', 1, 200_000);
+            $grams = $input->grams('grams', 200_000);
             $details = [];
             foreach (array_keys(KindFields::of($kind)) as $field) {
                 $details[$field] = $input->text('detail_'.str_replace(' ', '_', $field), KindFields::MOST_CHARACTERS);
@@ -102,7 +108,7 @@ final class ItemController extends Page
         return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
             $item = $this->item($id);
             $name = $input->text('companion', 200, true);
-            $other = $this->entities->getRepository(Item::class)->findOneBy(['name' => $name]);
+            $other = $this->entities->getRepository(Item::class)->findOneBy(['name' => $name, 'removedAt' => null]);
             if (null === $other || $other === $item) {
                 $input->refuse('companion', 'No other item has exactly this name.');
             }
@@ -123,7 +129,7 @@ final class ItemController extends Page
             $home = $this->homeFrom($input);
             $homes->giveHome($step, $item, $home);
 
-            return Outcome::undoable($this->itemUrl($item), \sprintf('%s lives in %s now.', $item->name, $home->address));
+            return Outcome::undoable($this->itemUrl($item), trim(\sprintf('%s is at home in %s now. %s', $item->name, $home->address, $this->warn->ofHome($item) ?? '')));
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
@@ -169,19 +175,73 @@ final class ItemController extends Page
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
+    #[Route('/items/{id<[0-9]{1,12}>}/counted', name: 'count_thing', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function counted(Request $request, int $id, CountThing $count): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $count): Outcome {
+            $item = $this->item($id);
+            $counted = 1 === preg_match('/^\s*(0|none|empty)\s*$/iD', $input->text('quantity', 40)) ? 0 : $input->quantity('quantity', $item->tracking);
+            $place = $this->store($this->frame->address($input->text('place', 24)));
+            $why = $input->text('why', 200);
+            $input->check();
+            $difference = $count($step, $item, $place, $counted, $why);
+            $size = $this->frame->quantities()->print(abs($difference), $item->tracking);
+
+            return Outcome::undoable($this->itemUrl($item), match (true) {
+                0 === $difference => \sprintf('%s in %s agrees with the log.', $item->name, $place->address),
+                0 === $counted => \sprintf('%s: none left in %s, as counted.', $item->name, $place->address),
+                default => \sprintf('%s in %s: %s as counted, %s %s than the log believed.', $item->name, $place->address, $this->frame->quantities()->print($counted, $item->tracking), $size, $difference > 0 ? 'more' : 'less'),
+            });
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/tracking', name: 'count_otherwise', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function countOtherwise(Request $request, int $id, CountOtherwise $count): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $count): Outcome {
+            $item = $this->item($id);
+            $tracking = $input->choice('tracking', Tracking::class);
+            $was = $input->quantity('was', $item->tracking);
+            $becomes = $input->quantity('becomes', $tracking);
+            $input->check();
+            $count($item, Retracking::of($item->tracking, $tracking, $was, $becomes));
+
+            return Outcome::final($this->itemUrl($item), \sprintf('%s is counted in another way from now on. The log keeps its lines as they were.', $item->name));
+        }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/delete', name: 'delete_item', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function delete(Request $request, int $id, DeleteItem $delete): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $delete): Outcome {
+            $item = $this->item($id);
+            $home = $item->home;
+            $delete($item);
+
+            return Outcome::undoable(true === $home?->isStorageInUse() ? $this->generateUrl('place', ['address' => $home->address]) : $this->generateUrl('stores'), \sprintf('%s is out of the catalogue.', $item->name));
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
     #[Route('/items/{id<[0-9]{1,12}>}/photo', name: 'keep_photo', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function keepPhoto(Request $request, int $id): Response
     {
-        $old = null;
-        $response = $this->write($request, function (Input $input) use ($id, &$old): Outcome {
+        $new = $old = null;
+        $response = $this->write($request, function (Input $input) use ($id, &$new, &$old): Outcome {
             $item = $this->item($id);
-            $old = ($this->photos)($item, $input->file('photo') ?? throw InvalidPhoto::didNotArrive());
+            [$old, $item->photo] = [$item->photo, $new];
 
-            return Outcome::undoable($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
-        if (null !== $old && $response->isRedirect()) {
-            $this->photos->throwAway($old);
+            return Outcome::final($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem), function (Input $input) use (&$new): void {
+            $new = $this->photos->keep($input->file('photo') ?? throw InvalidPhoto::didNotArrive());
+        });
+        // Of the new file and the old one, the one that the room does not speak of any more goes.
+        $gone = $response->isRedirect() && null !== $new && $new === ($this->stores->item($id)['photo'] ?? null) ? $old : $new;
+        if (null !== $gone) {
+            $this->photos->throwAway($gone);
         }
 
         return $response;
@@ -201,13 +261,14 @@ final class ItemController extends Page
 
     #[Route('/items/{id<[0-9]{1,12}>}/colour', name: 'take_colour', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function takeColour(Request $request, int $id): Response
+    public function takeColour(Request $request, int $id, FindIndex $index): Response
     {
-        return $this->write($request, function (Input $input) use ($id): Outcome {
+        return $this->write($request, function (Input $input) use ($id, $index): Outcome {
             $item = $this->item($id);
             $colour = $input->colour('colour');
             $input->check();
             $item->colour = $colour;
+            $index->item($item);
 
             return Outcome::undoable($this->itemUrl($item), 'That is its colour now.');
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
@@ -228,10 +289,15 @@ final class ItemController extends Page
     private function showItem(int $id, ?Problem $problem): Response
     {
         $item = $this->stores->item($id) ?? throw Unknown::item($id);
+        if (null !== $item['removed_at']) {
+            return $this->render('stores/removed_item.html.twig', ['item' => $item, 'log' => $this->log->lines(new LogFilter(item: $id), 20), 'problem' => $problem]);
+        }
 
         return $this->render('stores/item.html.twig', [
             'item' => $item,
             'where' => $this->stores->whereabouts($id),
+            'has_moved' => $this->stores->hasMoved($id),
+            'warning' => $this->warn->ofHome($this->item($id)),
             'position' => null === $item['home_id'] ? null : $this->stores->position($id, (int) $item['home_id'], (string) $item['home_scheme']),
             'companions' => $this->stores->companions($id),
             'kits_of' => $this->stores->kitsOf($id),
@@ -248,14 +314,23 @@ final class ItemController extends Page
     private function showEdit(int $id, ?Problem $problem): Response
     {
         return $this->render('stores/edit_item.html.twig', [
-            'item' => $item = $this->stores->item($id) ?? throw Unknown::item($id),
+            'item' => $item = $this->stored($id),
             'fields' => KindFields::of(Kind::from((string) $item['kind'])),
             'seasons' => Season::cases(),
             'kinds' => Kind::cases(),
             'trackings' => Tracking::cases(),
             'hazards' => Hazard::cases(),
+            'has_moved' => $this->stores->hasMoved($id),
             'problem' => $problem,
         ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function stored(int $id): array
+    {
+        $item = $this->stores->item($id);
+
+        return null === $item || null !== $item['removed_at'] ? throw Unknown::item($id) : $item;
     }
 
     /** @return list<array<string, mixed>> */

@@ -28,6 +28,7 @@ use Lottel\Core\Label\LabelSize;
 use Lottel\Core\Label\LabelText;
 use Lottel\Core\Label\Tape;
 use Lottel\Core\Storage\Kind;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
@@ -77,9 +78,9 @@ final class LabelController extends Page
     {
         return $this->write($request, function (Input $input): Outcome {
             $wishes = array_map(intval(...), $input->list('wish'));
-            $this->queue->printed($wishes);
+            $printed = $this->queue->printed($wishes);
 
-            return Outcome::undoable($this->generateUrl('labels'), \sprintf('%d %s done.', \count($wishes), 1 === \count($wishes) ? 'label is' : 'labels are'));
+            return Outcome::undoable($this->generateUrl('labels'), Counted::of($printed, 'label is', 'labels are').' done.');
         }, fn (Problem $problem): Response => $this->showQueue($problem->message));
     }
 
@@ -100,7 +101,10 @@ final class LabelController extends Page
     #[Route('/stores/places/{address}/label', name: 'label_of_place', methods: ['GET'])]
     public function ofPlace(Request $request, string $address): Response
     {
-        $place = $this->stores->place($this->frame->address($address)) ?? throw Unknown::place($address);
+        $place = $this->stores->place($this->frame->address($address));
+        if (null === $place || null === $place['unit_id'] || null !== $place['retired_at']) {
+            throw Unknown::place($address);
+        }
 
         return $this->showOne($request, 'place', (int) $place['id'], (string) $place['address'], LabelFormat::forPlace((string) $place['kind']), fn (LabelFormat $format, bool $hasCode): LabelText => $this->make->ofPlace($place, $format, $hasCode));
     }
@@ -177,7 +181,7 @@ final class LabelController extends Page
             $this->queue->printed($printed);
             $said = [] === $printed ? 'Nothing was chosen.' : \sprintf('%d on tape, cut and ready.', \count($printed));
 
-            return Outcome::undoable($this->generateUrl('tape'), null === $trouble ? $said : $said.' Then it stopped. '.$trouble->getMessage());
+            return Outcome::final($this->generateUrl('tape'), null === $trouble ? $said : $said.' Then it stopped. '.$trouble->getMessage());
         }, fn (Problem $problem): Response => $this->showTape($printer, $problem));
     }
 
@@ -195,7 +199,7 @@ final class LabelController extends Page
                 $printer->load($tape, 'short' === $do ? 250 : SimulatedTapePrinter::FULL);
             }
 
-            return Outcome::undoable($this->generateUrl('tape'), match ($do) {
+            return Outcome::final($this->generateUrl('tape'), match ($do) {
                 'jam' => 'It is jammed.',
                 'clear' => 'The jam is cleared.',
                 'forget' => 'The strips are gone.',
@@ -218,7 +222,9 @@ final class LabelController extends Page
     private function textOf(string $subject, int $id, LabelFormat $format, bool $hasCode): LabelText
     {
         if ('place' === $subject) {
-            return $this->make->ofPlace($this->stores->placeNumber($id) ?? throw Unknown::place((string) $id), $format, $hasCode);
+            $place = $this->stores->placeNumber($id);
+
+            return null === $place || null === $place['unit_id'] || null !== $place['retired_at'] ? throw Unknown::place((string) $id) : $this->make->ofPlace($place, $format, $hasCode);
         }
 
         return $this->make->ofItem($this->stores->item($id) ?? throw Unknown::item($id), $format, $hasCode);

@@ -7,7 +7,7 @@ namespace App\Controller;
 use App\Entity\Place;
 use App\Reading\LogFilter;
 use App\Reading\LogReading;
-use App\Service\Log\UndoStep;
+use App\Service\Log\PutRight;
 use App\Service\Outcome;
 use App\Service\Step;
 use App\Web\Input;
@@ -52,25 +52,23 @@ final class LogController extends Page
     }
 
     #[Route('/log/undo', name: 'undo', methods: ['POST'])]
-    public function undo(Request $request, UndoStep $undo): Response
+    public function undo(Request $request, PutRight $undo): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($undo): Outcome {
             $which = $input->text('step', 36, true);
             $back = $input->text('back', 300);
             $input->check();
-            $item = $undo->wholeStep($step, $which);
+            $put = $undo->wholeStep($step, $which);
 
-            return Outcome::final($this->isOwnPath($back) ? $back : $this->generateUrl('log'), \sprintf('Undone: %s is where it was.', $item->name));
+            return Outcome::final($this->isOwnPath($back) ? $back : $this->generateUrl('log'), 'Undone: '.$put->sentence());
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 
     #[Route('/log/{id<[0-9]{1,12}>}/reverse', name: 'reverse', methods: ['POST'])]
-    public function reverse(Request $request, int $id, UndoStep $undo): Response
+    public function reverse(Request $request, int $id, PutRight $undo): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $undo): Outcome {
-            $item = $undo->movement($step, $id);
-
-            return Outcome::final($this->generateUrl('log'), \sprintf('Put right: %s is where it was.', $item->name));
+            return Outcome::final($this->generateUrl('log'), 'Put right: '.$undo->movement($step, $id)->sentence());
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 

@@ -49,7 +49,7 @@ final class MakeController extends Page
             $input->check();
             $work->useUp($step, $this->atBench($id), $item, $quantity);
 
-            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s of %s used up.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name));
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Used up: %s of %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -95,7 +95,7 @@ final class MakeController extends Page
     {
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
         if (null === $kit['tray_id']) {
-            return $this->redirectToRoute('kit', ['id' => $id]);
+            return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $tray = $this->kits->tray($id);
 
@@ -104,6 +104,7 @@ final class MakeController extends Page
             'tray' => $tray,
             'lit' => $this->room->lit(array_column($tray, 'home_id')),
             'cares' => $this->kits->cares($tray, false),
+            'version' => $this->kits->version($id),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
             'problem' => $problem,

@@ -8,6 +8,7 @@ use App\Entity\Kit;
 use App\Reading\FindReading;
 use App\Reading\KitReading;
 use App\Reading\RoomReading;
+use App\Service\Kit\DeleteKit;
 use App\Service\Kit\KitDescription;
 use App\Service\Kit\KitList;
 use App\Service\Kit\PlanKit;
@@ -65,6 +66,18 @@ final class PlanController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
+    #[Route('/kits/{id<[0-9]{1,12}>}/delete', name: 'delete_kit', methods: ['POST'])]
+    public function delete(Request $request, int $id, DeleteKit $delete): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $delete): Outcome {
+            $kit = $this->kit($id);
+            $name = $kit->name;
+            $delete($step, $kit);
+
+            return Outcome::undoable($this->generateUrl('plan'), \sprintf('“%s” is not planned any more.', $name));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
     #[Route('/kits/{id<[0-9]{1,12}>}/needs', name: 'add_need', methods: ['POST'])]
     public function add(Request $request, int $id, KitList $list): Response
     {
@@ -116,7 +129,7 @@ final class PlanController extends Page
             $kit->goTo(Stage::Making);
 
             return Outcome::undoable($this->generateUrl('make_kit', ['id' => $kit->id]), \sprintf('%s is on %s.', $item->name, $kit->trayInUse()->address));
-        }, fn (Problem $problem): Response => $this->forward(StoresController::class.'::itemPage', ['id' => $id, 'problem' => $problem]));
+        }, fn (Problem $problem): Response => $this->forward(ItemController::class.'::itemPage', ['id' => $id, 'problem' => $problem]));
     }
 
     private function described(Input $input): KitDescription

@@ -14,11 +14,19 @@ use App\Service\Kit\PullUncatalogued;
 use App\Service\Kit\StartPull;
 use App\Service\Outcome;
 use App\Service\Step;
+use App\Service\StepRefused;
 use App\Service\Unknown;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Kit\NeedState;
+use Lottel\Core\Kit\RoundWords;
 use Lottel\Core\Kit\Stage;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Storage\InvalidPaste;
+use Lottel\Core\Storage\PastedThing;
+use Lottel\Core\Storage\PlaceRule;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -63,8 +71,11 @@ final class PullController extends Page
                 $pull->take($step, $take['need'], $place, $take['quantity']);
                 $names[] = $take['need']->item->name;
             }
+            if ([] === $names) {
+                throw StepRefused::nothingChosen();
+            }
 
-            return \sprintf('%s on %s.', 1 === \count($names) ? $names[0].' is' : \count($names).' things are', $this->kit($id)->trayInUse()->address);
+            return Counted::sentence($names, 'on '.$this->kit($id)->trayInUse()->address.'.');
         });
     }
 
@@ -73,9 +84,9 @@ final class PullController extends Page
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
             $need = $this->need($id, $input->id('need'));
-            $pull->notHere($step, $need, $place);
+            $isLost = $pull->notHere($step, $need, $place);
 
-            return \sprintf('%s is noted as not in %s.', $need->item->name, $place->address);
+            return $isLost ? \sprintf('%s is noted as not in %s, and counts as lost until it is found.', $need->item->name, $place->address) : \sprintf('The kit does without %s.', $need->item->name);
         });
     }
 
@@ -102,7 +113,7 @@ final class PullController extends Page
             $pull->instead($step, $need, $other, $quantity);
 
             return \sprintf('%s instead of %s.', $other->name, $need->item->name);
-        }, false);
+        });
     }
 
     /** Something that the catalogue does not know yet. */
@@ -115,10 +126,10 @@ final class PullController extends Page
             if (null === $place) {
                 $input->refuse('address', 'Which drawer is it from? Type its address.');
             }
-            $quantity = $input->whole('quantity', 1, 999999);
+            $thing = $this->newThing($input, $name, $place);
             $input->check();
-            \assert(null !== $place);
-            $item = $pull($step, $this->kit($id), $name, $place, $quantity);
+            \assert(null !== $place && null !== $thing);
+            $item = $pull($step, $this->kit($id), $thing, $place);
             $back = 'make' === $input->text('back', 10) ? $this->generateUrl('make_kit', ['id' => $id]) : $this->roundUrl($id);
 
             return Outcome::undoable($back, \sprintf('%s is in the catalogue now, and on the tray. Its home is %s.', $item->name, $place->address));
@@ -132,8 +143,19 @@ final class PullController extends Page
             $kit = $this->kit($id);
             $kit->goTo(Stage::Making);
 
-            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Everything is on %s. Have a good time at the bench.', $kit->trayInUse()->address));
+            $lines = array_map(static fn (Need $need): NeedState => $need->state, $kit->needs->toArray());
+
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), RoundWords::onTray($kit->trayInUse()->address, array_values($lines)).' Have a good time at the bench.');
         }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    /** Tells a device that asks now and then whether the other one has done something: 204 where all is as it saw it. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/version', name: 'kit_version', methods: ['GET'])]
+    public function version(Request $request, int $id): Response
+    {
+        $version = $this->kits->version($id);
+
+        return $request->query->getString('seen') === $version ? new Response('', 204) : new Response($version, 200, ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 
     public function again(int $id, Problem $problem): Response
@@ -141,18 +163,34 @@ final class PullController extends Page
         return $this->show($id, $problem);
     }
 
+    private function newThing(Input $input, string $name, ?Place $place): ?PastedThing
+    {
+        if ('' === $name) {
+            $input->quantity('quantity', Tracking::Count);
+
+            return null;
+        }
+        try {
+            return PastedThing::named($name, $input->text('quantity', 40), $place?->rule() ?? new PlaceRule(), $this->frame->quantities());
+        } catch (InvalidPaste $wrong) {
+            $input->refuse(null === $wrong->why ? 'name' : 'quantity', $wrong->why ?? $wrong->getMessage());
+
+            return null;
+        }
+    }
+
     /** @param callable(Input, Step, Place): string $work */
-    private function step(Request $request, int $id, callable $work, bool $atPlace = true): Response
+    private function step(Request $request, int $id, callable $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
-            $place = $this->place($this->frame->address($input->text('place', 24)));
+            $place = $this->store($this->frame->address($input->text('place', 24)));
 
             return Outcome::undoable($this->roundUrl($id), $work($input, $step, $place));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
     /**
-     * Returns what the round would take at a place of the given lines.
+     * Returns what the round would take at a place of the given lines; nothing more of a line than it still wants.
      *
      * @param list<string> $needIds
      *
@@ -170,8 +208,8 @@ final class PullController extends Page
         return array_map(function (string $needId) use ($id, $planned): array {
             $need = $this->need($id, (int) $needId);
 
-            return ['need' => $need, 'quantity' => $planned[(int) $needId] ?? max(1, $need->quantity - $need->taken)];
-        }, \array_slice($needIds, 0, 100));
+            return ['need' => $need, 'quantity' => $planned[(int) $needId] ?? max(1, $need->left())];
+        }, array_values(array_unique(\array_slice($needIds, 0, 100))));
     }
 
     private function roundUrl(int $id): string
@@ -183,7 +221,7 @@ final class PullController extends Page
     {
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
         if (null === $kit['tray_id']) {
-            return $this->redirectToRoute('kit', ['id' => $id]);
+            return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->kits->pullRound($id);
         $stop = $round['stops'][0] ?? null;
@@ -199,6 +237,7 @@ final class PullController extends Page
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
             'scan_on' => 'pull:'.$id,
+            'version' => $this->kits->version($id),
             'problem' => $problem,
         ]);
     }

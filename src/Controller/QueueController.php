@@ -9,6 +9,7 @@ use App\Reading\StoreReading;
 use App\Service\Outcome;
 use App\Service\Step;
 use App\Service\Stores\KeepHomes;
+use App\Service\Stores\WarnOfReach;
 use App\Service\Unknown;
 use App\Web\Input;
 use App\Web\Page;
@@ -21,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The things that have no home yet, and those that have been new for long enough. */
 final class QueueController extends Page
 {
-    public function __construct(private readonly HomeReading $homes, private readonly StoreReading $stores)
+    public function __construct(private readonly HomeReading $homes, private readonly StoreReading $stores, private readonly WarnOfReach $warn)
     {
     }
 
@@ -45,7 +46,7 @@ final class QueueController extends Page
             \assert(null !== $place);
             $homes->giveHome($step, $item, $place);
 
-            return Outcome::undoable($this->generateUrl('queue'), \sprintf('%s lives in %s now.', $item->name, $place->address));
+            return Outcome::undoable($this->generateUrl('queue'), trim(\sprintf('%s is at home in %s now. %s', $item->name, $place->address, $this->warn->ofHome($item) ?? '')));
         }, $this->show(...));
     }
 

@@ -16,6 +16,7 @@ use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Kit\Stage;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -70,7 +71,7 @@ final class ReturnController extends Page
                 throw StepRefused::nothingChosen();
             }
 
-            return Outcome::undoable($this->url($id, $cared), \sprintf('%s home.', 1 === \count($names) ? $names[0].' is' : \count($names).' things are'));
+            return Outcome::undoable($this->url($id, $cared), Counted::sentence($names, 'home.'));
         }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
     }
 
@@ -90,9 +91,8 @@ final class ReturnController extends Page
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
             $kit = $this->kit($id);
-            $return->close($step, $kit);
 
-            return Outcome::undoable($this->generateUrl('kit', ['id' => $id]), \sprintf('“%s” is closed. Everything is back where it belongs.', $kit->name));
+            return Outcome::undoable($this->generateUrl('kit', ['id' => $id]), $return->close($step, $kit));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -104,7 +104,7 @@ final class ReturnController extends Page
     /** @return list<string> */
     private function tickedIn(Request $request): array
     {
-        return ($this->input($request))->list('cared');
+        return $this->input($request)->list('cared');
     }
 
     /** @param list<string> $cared */
@@ -118,7 +118,7 @@ final class ReturnController extends Page
     {
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
         if (null === $kit['tray_id']) {
-            return $this->redirectToRoute('kit', ['id' => $id]);
+            return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->kits->returnRound($id);
         $stop = $round['stops'][0] ?? null;
@@ -133,6 +133,7 @@ final class ReturnController extends Page
             'cares' => $this->kits->cares($things, true),
             'cared' => $cared ?? [],
             'scan_on' => 'return:'.$id,
+            'version' => $this->kits->version($id),
             'problem' => $problem,
         ]);
     }

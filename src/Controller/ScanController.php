@@ -12,6 +12,7 @@ use App\Service\Scan\ScanOnRound;
 use App\Service\Scan\WrongDrawer;
 use App\Service\Step;
 use App\Service\Stores\KeepHomes;
+use App\Service\Stores\WarnOfReach;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
@@ -24,6 +25,10 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Labels that are read: by the camera, by a hand scanner, or by the stand-in for one. */
 final class ScanController extends Page
 {
+    public function __construct(private readonly WarnOfReach $warn)
+    {
+    }
+
     #[Route('/scan', name: 'scan', methods: ['GET'])]
     public function page(Request $request, RoomReading $room): Response
     {
@@ -54,8 +59,18 @@ final class ScanController extends Page
         }, fn (Problem $problem): Response => match ($on[0]) {
             'pull' => $this->forward(PullController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
             'return' => $this->forward(ReturnController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
-            default => $this->showPage($on, $problem, $room),
+            default => $this->sayHere($request, $problem) ?? $this->showPage($on, $problem, $room),
         });
+    }
+
+    /** A foreign code is told on the page on which it was scanned, which stays as it is. */
+    private function sayHere(Request $request, Problem $problem): ?Response
+    {
+        if (!$request->headers->has('HX-Request') || 'scan' === $request->request->getString('_form')) {
+            return null;
+        }
+
+        return $this->render('scan/_said.html.twig', ['problem' => $problem], new Response(headers: ['HX-Retarget' => '#scan-said', 'HX-Reswap' => 'innerHTML']));
     }
 
     private function fileIt(Step $step, int $id, Scanned $scanned, KeepHomes $homes): Outcome
@@ -66,7 +81,7 @@ final class ScanController extends Page
         $item = $this->item($id);
         $homes->giveHome($step, $item, $scanned->place);
 
-        return Outcome::undoable($this->generateUrl('queue'), \sprintf('%s lives in %s now.', $item->name, $scanned->place->address));
+        return Outcome::undoable($this->generateUrl('queue'), trim(\sprintf('%s is at home in %s now. %s', $item->name, $scanned->place->address, $this->warn->ofHome($item) ?? '')));
     }
 
     private function urlOf(Scanned $scanned): string

@@ -23,6 +23,7 @@ use App\Service\Stores\DescribeItem;
 use App\Service\Stores\KeepHomes;
 use App\Service\Stores\LikelyDoubles;
 use App\Service\Stores\TakeIn;
+use App\Service\Stores\WarnOfReach;
 use App\Service\Unknown;
 use App\Web\Input;
 use App\Web\InvalidInput;
@@ -35,6 +36,7 @@ use Lottel\Core\Storage\Kind;
 use Lottel\Core\Storage\PastedThing;
 use Lottel\Core\Storage\Season;
 use Lottel\Core\Storage\SortBy;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -83,7 +85,7 @@ final class StoresController extends Page
             $colour = null === Family::tryFrom($input->text('says_colour', 20)) ? '' : $input->text('says_colour', 20);
             $season = null === Season::tryFrom($input->text('season', 10)) ? '' : $input->text('season', 10);
             $sides = array_map(static fn (string $field): ?int => $input->length($field, 5000)?->ticks, ['inner_width', 'inner_height', 'inner_depth']);
-            $grams = '' === $input->text('most_grams', 9) ? null : $input->whole('most_grams', 1, 500_000);
+            $grams = $input->grams('most_grams', 500_000);
             $grow = '' === $input->text('room_to_grow', 2) ? 20 : $input->whole('room_to_grow', 0, 90);
             $uses = '' === $input->text('file_after_uses', 2) ? null : $input->whole('file_after_uses', 1, 99);
             $input->check();
@@ -108,15 +110,16 @@ final class StoresController extends Page
 
     #[Route('/stores/places/{address}/things', name: 'take_in', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function takeIn(Request $request, string $address, TakeIn $takeIn): Response
+    public function takeIn(Request $request, string $address, TakeIn $takeIn, WarnOfReach $warn): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($address, $takeIn): Outcome {
+        return $this->write($request, function (Input $input, Step $step) use ($address, $takeIn, $warn): Outcome {
             $text = $input->text('things', 40000, true);
             $input->check();
             $place = $this->place($address);
-            $items = $takeIn($step, $place, PastedThing::lines($text));
+            $items = $takeIn($step, $place, PastedThing::lines($text, $place->rule(), $this->frame->quantities(), $this->frame->colours()));
+            $said = Counted::sentence(array_map(static fn (Item $item): string => $item->name, $items), \sprintf('in %s now.', $place->address));
 
-            return Outcome::undoable($this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : ''), \sprintf('%s in %s now.', 1 === \count($items) ? $items[0]->name.' is' : \count($items).' things are', $place->address));
+            return Outcome::undoable($this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : ''), trim($said.' '.$warn->ofHomes($items)));
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
@@ -129,7 +132,7 @@ final class StoresController extends Page
         try {
             $text = $input->text('things', 40000, true);
             $input->check();
-            $things = PastedThing::lines($text);
+            $things = PastedThing::lines($text, $this->place($address)->rule(), $this->frame->quantities(), $this->frame->colours());
         } catch (InvalidInput|InvalidPaste $wrong) {
             $response = $this->showPlace($address, Problem::from($wrong, $request, $this->frame->quantities()));
             $response->setStatusCode(422);
@@ -144,10 +147,11 @@ final class StoresController extends Page
 
     #[Route('/stores/places/{address}/several', name: 'change_several', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function several(Request $request, string $address, DescribeItem $describe, KeepHomes $homes): Response
+    public function several(Request $request, string $address, DescribeItem $describe, KeepHomes $homes, WarnOfReach $warn): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($address, $describe, $homes): Outcome {
-            $items = array_map(fn (string $id): Item => $this->item((int) $id), \array_slice($input->list('items'), 0, 400));
+        return $this->write($request, function (Input $input, Step $step) use ($address, $describe, $homes, $warn): Outcome {
+            $this->place($address);
+            $items = array_map(fn (string $id): Item => $this->item((int) $id), array_values(array_unique(\array_slice($input->list('items'), 0, 400))));
             if ([] === $items) {
                 throw StepRefused::nothingChosen();
             }
@@ -155,12 +159,17 @@ final class StoresController extends Page
             $change = new BulkChange($given('maker', 120), $given('theme', 60), Kind::tryFrom($input->text('kind', 20)), $given('collection', 120), Season::tryFrom($input->text('season', 10))?->value);
             $to = $this->storage($input, 'to');
             $input->check();
+            if (null === $to && $change->isNothing()) {
+                throw StepRefused::nothingToChange();
+            }
             $describe->several($items, $change);
             if (null !== $to) {
                 array_walk($items, static fn (Item $item) => $homes->giveHome($step, $item, $to));
             }
+            $names = array_map(static fn (Item $item): string => $item->name, $items);
+            $said = Counted::sentence($names, null === $to ? 'changed.' : 'changed, and at home in '.$to->address.' now.');
 
-            return Outcome::undoable($this->generateUrl('place', ['address' => $address]), \sprintf('%d things changed%s.', \count($items), null === $to ? '' : ', and they live in '.$to->address.' now'));
+            return Outcome::undoable($this->generateUrl('place', ['address' => $address]), trim($said.' '.(null === $to ? '' : $warn->ofHomes($items))));
         }, fn (Problem $problem): Response => $this->showPlace($address, $problem));
     }
 
@@ -187,10 +196,7 @@ final class StoresController extends Page
     private function showPlace(string $address, ?Problem $problem, ?array $preview = null): Response
     {
         $place = $this->stores->place($address);
-        if (null === $place || null === $place['unit_id']) {
-            throw Unknown::place($address);
-        }
-        if (null !== $place['retired_at']) {
+        if (null === $place || null === $place['unit_id'] || null !== $place['retired_at']) {
             throw Unknown::place($address);
         }
         $id = (int) $place['id'];

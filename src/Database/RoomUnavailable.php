@@ -36,6 +36,11 @@ final class RoomUnavailable extends \RuntimeException
         return null;
     }
 
+    public static function damaged(): self
+    {
+        return new self((string) self::message(self::DAMAGED[0], ''));
+    }
+
     private static function message(int $code, string $said): ?string
     {
         return match (true) {

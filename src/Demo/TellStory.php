@@ -28,6 +28,7 @@ use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Storage\PastedThing;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Uid\Uuid;
@@ -150,7 +151,7 @@ final class TellStory
         $this->do($who, fn (Step $step) => $this->found($id)->goTo(Stage::Making));
         foreach ($chapter['unknown'] ?? [] as [$name, $address, $quantity]) {
             $this->pass(3);
-            $this->do($who, fn (Step $step) => ($this->uncatalogued)($step, $this->found($id), $name, $this->room->place($address), $quantity));
+            $this->do($who, fn (Step $step) => ($this->uncatalogued)($step, $this->found($id), PastedThing::named($name, (string) $quantity, $this->room->place($address)->rule(), new QuantityText(LengthUnit::Inch)), $this->room->place($address)));
         }
         foreach ($chapter['more'] ?? [] as $name => $quantity) {
             $this->pass(25);

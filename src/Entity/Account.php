@@ -5,17 +5,26 @@ declare(strict_types=1);
 namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\EquatableInterface;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 
 #[ORM\Entity]
-class Account implements UserInterface, PasswordAuthenticatedUserInterface
+class Account implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
     #[ORM\Column(length: 255)]
     public string $password = '';
+
+    /** Since when somebody no longer works here; the log keeps the name. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $leftAt = null;
+
+    /** Counted up to end all sessions. */
+    #[ORM\Column]
+    public int $signIns = 0;
 
     public function __construct(
         #[ORM\Column(length: 60)]
@@ -25,6 +34,13 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface
         #[ORM\Column(length: 10)]
         public Role $role,
     ) {
+    }
+
+    /** Whether a session that began with this account may go on with that one. */
+    public function isEqualTo(UserInterface $user): bool
+    {
+        return $user instanceof self && null === $user->leftAt && $user->id === $this->id && $user->role === $this->role
+            && $user->signIns === $this->signIns && hash_equals($this->password, $user->password);
     }
 
     public function getUserIdentifier(): string

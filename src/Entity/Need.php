@@ -39,6 +39,12 @@ class Need
         return $this->state->left($this->item->tracking, $this->quantity, $this->taken);
     }
 
+    /** It was taken and has gone home since; it is to be taken once more. */
+    public function wantAgain(): void
+    {
+        $this->settle(0);
+    }
+
     public function took(int $quantity): void
     {
         $this->settle($this->taken + $quantity);

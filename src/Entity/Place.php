@@ -13,6 +13,7 @@ use Lottel\Core\Storage\Cell;
 use Lottel\Core\Storage\FilingScheme;
 use Lottel\Core\Storage\Front;
 use Lottel\Core\Storage\Kind;
+use Lottel\Core\Storage\PlaceRule;
 
 /** Anything that a thing can be in: storage, a tray, the heap of what is not filed, or outside. Lengths in ticks. */
 #[ORM\Entity]
@@ -179,6 +180,11 @@ class Place
     public function filingScheme(): FilingScheme
     {
         return FilingScheme::parse($this->scheme);
+    }
+
+    public function rule(): PlaceRule
+    {
+        return new PlaceRule($this->saysKind, $this->saysMaker, $this->saysTheme, $this->season);
     }
 
     public function forLog(): Log\Place

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use Lottel\Core\Colour\ColourWanted;
 use Lottel\Core\Storage\Kind;
 
 /** What is looked for. */
@@ -12,15 +13,15 @@ final readonly class FindFilter
     public const STATES = ['home', 'out', 'lost'];
 
     /**
-     * @param string|null $colour near which, as hex
-     * @param array{int, int}|null $panel width and height in ticks that it is to fit on
+     * @param ColourWanted|null $colour of which colour
+     * @param array{int, int}|null $panel width and height in ticks of what is to be cut out of it
      * @param int|null $unusedMonths not used for so many months
      */
     public function __construct(
         public string $text = '',
         public ?Kind $kind = null,
         public string $theme = '',
-        public ?string $colour = null,
+        public ?ColourWanted $colour = null,
         public ?array $panel = null,
         public string $state = '',
         public ?int $unusedMonths = null,

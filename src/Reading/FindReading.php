@@ -6,15 +6,16 @@ namespace App\Reading;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
-use Lottel\Core\Colour\Difference;
-use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\ColourWanted;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Round\Stop;
 use Lottel\Core\Round\WalkingOrder;
 use Lottel\Core\Storage\Address;
+use Lottel\Core\Storage\Kind;
 use Lottel\Core\Storage\Spelling;
+use Lottel\Core\Words\SizeWords;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Contracts\Service\ResetInterface;
 
@@ -83,7 +84,7 @@ final class FindReading implements ResetInterface
         $months = array_values(array_unique([...self::UNUSED_MONTHS, ...(null === $filter->unusedMonths ? [] : [$filter->unusedMonths])]));
         $unused = [];
         foreach ($months as $number) {
-            $unused[] = "(i.used_at IS NULL OR i.used_at < :since{$number}) AS unused{$number}";
+            $unused[] = self::unused("since{$number}")." AS unused{$number}";
             $values["since{$number}"] = $this->monthsAgo($number);
         }
         $states = array_map(static fn (string $state): string => self::STATES[$state]." AS $state", FindFilter::STATES);
@@ -133,6 +134,12 @@ final class FindReading implements ResetInterface
         return ['kind' => $kinds, 'theme' => \array_slice($themes, 0, 12, true), 'state' => $states, 'unused' => $unused];
     }
 
+    /** What came in later than that, or has never been in the room, cannot have been idle for so long. */
+    private static function unused(string $since): string
+    {
+        return "(i.since < :$since AND (i.used_at IS NULL OR i.used_at < :$since))";
+    }
+
     private function monthsAgo(int $months): string
     {
         return $this->clock->now()->modify(\sprintf('-%d months', $months))->format('Y-m-d');
@@ -176,7 +183,8 @@ final class FindReading implements ResetInterface
      */
     private function from(?string $query, FindFilter $filter): array
     {
-        $values = $types = $conditions = [];
+        $values = $types = [];
+        $conditions = ['i.removed_at IS NULL'];
         $from = 'item i';
         if (null !== $query) {
             $from .= ' JOIN (SELECT rowid / 2 AS id, bm25(finder, 10.0, 3.0, 2.0, 8.0) AS rank FROM finder WHERE finder MATCH :query AND rowid % 2 = 0) found ON found.id = i.id';
@@ -195,18 +203,19 @@ final class FindReading implements ResetInterface
             $values['colours'] = json_encode($this->near($filter->colour));
         }
         if (null !== $filter->panel) {
-            $conditions[] = "i.width || 'x' || i.height IN (SELECT value FROM json_each(:sizes))";
-            $values['sizes'] = json_encode($this->sizesOn($filter->panel));
+            $conditions[] = "i.kind IN (SELECT value FROM json_each(:cuttable)) AND i.width || 'x' || i.height IN (SELECT value FROM json_each(:sizes))";
+            $values['cuttable'] = json_encode(array_values(array_map(static fn (Kind $kind): string => $kind->value, array_filter(Kind::cases(), static fn (Kind $kind): bool => $kind->isCut()))));
+            $values['sizes'] = json_encode($this->sizesHolding($filter->panel));
         }
         if ('' !== $filter->state) {
             $conditions[] = self::STATES[$filter->state];
         }
         if (null !== $filter->unusedMonths) {
-            $conditions[] = '(i.used_at IS NULL OR i.used_at < :since)';
+            $conditions[] = self::unused('since');
             $values['since'] = $this->monthsAgo($filter->unusedMonths);
         }
 
-        return [$from.([] === $conditions ? '' : ' WHERE '.implode(' AND ', $conditions)), $values, $types];
+        return [$from.' WHERE '.implode(' AND ', $conditions), $values, $types];
     }
 
     /** @return list<string> the lists of themes in the catalogue that have one among them, as they are stored */
@@ -217,32 +226,26 @@ final class FindReading implements ResetInterface
         return array_values(array_filter($lists, static fn (string $list): bool => \in_array($theme, (array) json_decode($list, true), true)));
     }
 
-    /** @return list<string> the colours in the catalogue that are near one */
-    private function near(string $hex): array
+    /** @return list<string> the colours in the catalogue that are what is wanted */
+    private function near(ColourWanted $wanted): array
     {
-        $wanted = Lab::of(Srgb::ofHex($hex));
-        $near = [];
-        foreach ($this->database->fetchFirstColumn('SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL') as $colour) {
-            if (Difference::isNear($wanted, Lab::of(Srgb::ofHex((string) $colour)))) {
-                $near[] = (string) $colour;
-            }
-        }
+        $colours = array_map(strval(...), $this->database->fetchFirstColumn('SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL'));
 
-        return $near;
+        return array_values(array_filter($colours, static fn (string $colour): bool => $wanted->isMetBy(Srgb::ofHex($colour))));
     }
 
     /**
      * @param array{int, int} $panel
      *
-     * @return list<string> the sizes in the catalogue that go onto a panel, turned or not
+     * @return list<string> the sizes in the catalogue out of which a panel can be cut, turned or not
      */
-    private function sizesOn(array $panel): array
+    private function sizesHolding(array $panel): array
     {
         $size = new Size(Length::ofTicks($panel[0]), Length::ofTicks($panel[1]));
         $fits = [];
         foreach ($this->database->fetchAllAssociative('SELECT DISTINCT width, height FROM item WHERE width IS NOT NULL AND height IS NOT NULL') as $row) {
             $own = new Size(Length::ofTicks((int) $row['width']), Length::ofTicks((int) $row['height']));
-            if ($own->isWithin($size) || $own->turned()->isWithin($size)) {
+            if ($size->isWithin($own) || $size->turned()->isWithin($own)) {
                 $fits[] = $row['width'].'x'.$row['height'];
             }
         }
@@ -322,7 +325,7 @@ final class FindReading implements ResetInterface
     /** @return array{string|null, array<string, list<string>>} */
     private function spelt(string $text): array
     {
-        $words = \array_slice(Spelling::words($text), 0, self::MOST_WORDS);
+        $words = \array_slice(Spelling::words(SizeWords::joined($text)), 0, self::MOST_WORDS);
         $instead = $parts = [];
         foreach ($words as $word) {
             $near = $this->isKnown($word) ? [] : (Spelling::nearest($word, $this->vocabulary(mb_substr($word, 0, 1))) ?: Spelling::nearest($word, $this->vocabulary('')));
@@ -338,7 +341,7 @@ final class FindReading implements ResetInterface
     /** Returns what to ask of the full-text index for words as they are, of which the last letters may be missing; null for no words. */
     public static function plainQuery(string $text): ?string
     {
-        $words = \array_slice(Spelling::words($text), 0, self::MOST_WORDS);
+        $words = \array_slice(Spelling::words(SizeWords::joined($text)), 0, self::MOST_WORDS);
 
         return [] === $words ? null : implode(' AND ', array_map(static fn (string $word): string => '"'.$word.'"*', $words));
     }

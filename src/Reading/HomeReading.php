@@ -10,6 +10,7 @@ use Lottel\Core\Measure\Length;
 use Lottel\Core\Storage\Belonging;
 use Lottel\Core\Storage\Box;
 use Lottel\Core\Storage\Capacity;
+use Lottel\Core\Storage\ChildReach;
 use Lottel\Core\Storage\Contents;
 use Lottel\Core\Storage\Fit;
 use Lottel\Core\Storage\Handling;
@@ -21,6 +22,7 @@ use Lottel\Core\Storage\NewBasket;
 use Lottel\Core\Storage\Reach;
 use Lottel\Core\Storage\TypicalSize;
 use Lottel\Core\Storage\UnitTemplate;
+use Lottel\Core\Upkeep\Hazard;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Homes for things that have none, things that ask to be filed, and how full places are. */
@@ -40,9 +42,9 @@ final class HomeReading
     public function toBeFiled(): array
     {
         $things = $this->database->fetchAllAssociative(
-            "SELECT i.*, p.address AS home, p.file_after_uses, b.quantity, count(DISTINCT m.kit_id) AS uses
-             FROM place p JOIN item i ON i.home_id = p.id JOIN balance b ON b.item_id = i.id AND b.place_id = p.id JOIN movement m ON m.item_id = i.id AND m.reason = 'pull'
-             WHERE p.file_after_uses IS NOT NULL GROUP BY i.id ORDER BY uses DESC, i.name LIMIT 60",
+            'SELECT i.*, p.address AS home, p.file_after_uses, b.quantity, count(*) AS uses
+             FROM place p JOIN item i ON i.home_id = p.id JOIN balance b ON b.item_id = i.id AND b.place_id = p.id JOIN item_use u ON u.item_id = i.id
+             WHERE p.file_after_uses IS NOT NULL GROUP BY i.id ORDER BY uses DESC, i.name LIMIT 60',
         );
 
         return array_values(array_filter($things, static fn (array $thing): bool => (new NewBasket((int) $thing['file_after_uses']))->isDone((int) $thing['uses'])));
@@ -88,7 +90,7 @@ final class HomeReading
             );
         }
         $since = $this->clock->now()->modify(\sprintf('-%d months', HomeRanking::MONTHS))->format('Y-m-d');
-        $uses = (int) $this->database->fetchOne("SELECT count(*) FROM movement WHERE item_id = ? AND reason = 'pull' AND at >= ?", [$thing->id, $since]);
+        $uses = (int) $this->database->fetchOne('SELECT count(*) FROM item_use WHERE item_id = ? AND at >= ?', [$thing->id, $since]);
 
         return \array_slice((new HomeRanking())->rank($thing, $candidates, HomeRanking::usesAMonth($uses)), 0, self::PROPOSALS);
     }
@@ -99,7 +101,7 @@ final class HomeReading
      * @param array<string, mixed> $place
      * @param list<array<string, mixed>> $contents
      *
-     * @return array{fullness: float|null, with_room: float|null, grams: int, load: float|null, warnings: list<string>, misfiled: list<array<string, mixed>>}
+     * @return array{fullness: float|null, with_room: float|null, grams: int, load: float|null, guessed: int, warnings: list<string>, misfiled: list<array<string, mixed>>}
      */
     public function facts(array $place, array $contents): array
     {
@@ -120,9 +122,27 @@ final class HomeReading
             'with_room' => $capacity?->fullnessWithRoom($sum),
             'grams' => (int) round($sum->grams),
             'load' => $capacity?->load($sum),
-            'warnings' => $capacity?->warnings($sum) ?? [],
+            'guessed' => $sum->guessed,
+            'warnings' => [...$capacity?->warnings($sum) ?? [], ...$this->reachWarnings($place, $contents)],
             'misfiled' => $misfiled,
         ];
+    }
+
+    /**
+     * @param array<string, mixed> $place
+     * @param list<array<string, mixed>> $contents
+     *
+     * @return list<string>
+     */
+    private function reachWarnings(array $place, array $contents): array
+    {
+        $warnings = [];
+        foreach ($contents as $row) {
+            $hazards = array_values(array_filter(array_map(static fn (mixed $hazard): ?Hazard => \is_string($hazard) ? Hazard::tryFrom($hazard) : null, (array) json_decode((string) $row['hazards'], true))));
+            $warnings[] = ChildReach::warning((string) $row['name'], (string) $place['address'], $hazards, (bool) $place['is_child_safe'], $this->height($place));
+        }
+
+        return \array_slice(array_values(array_filter($warnings)), 0, 3);
     }
 
     /**

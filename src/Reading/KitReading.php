@@ -6,7 +6,9 @@ namespace App\Reading;
 
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Kit\Availability;
+use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\PullPlan;
+use Lottel\Core\Kit\RoundWords;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Round\Stop;
 use Lottel\Core\Round\WalkingOrder;
@@ -31,8 +33,8 @@ final readonly class KitReading
     {
         $where = match ($which) {
             'open' => 'k.tray_id IS NOT NULL',
-            'planned' => "k.stage = 'planned'",
-            default => "k.stage = 'closed'",
+            'planned' => "k.stage = 'planned' AND k.removed_at IS NULL",
+            default => "k.stage = 'closed' AND k.removed_at IS NULL",
         };
         $rows = $this->database->fetchAllAssociative(
             "SELECT k.*, p.address AS tray, (SELECT count(*) FROM need n WHERE n.kit_id = k.id) AS lines,
@@ -49,11 +51,22 @@ final readonly class KitReading
     public function one(int $id): ?array
     {
         $row = $this->database->fetchAssociative(
-            'SELECT k.*, p.address AS tray, (SELECT count(*) FROM balance b WHERE b.place_id = k.tray_id) AS out FROM kit k LEFT JOIN place p ON p.id = k.tray_id WHERE k.id = ?',
+            'SELECT k.*, p.address AS tray, (SELECT count(*) FROM balance b WHERE b.place_id = k.tray_id) AS out FROM kit k LEFT JOIN place p ON p.id = k.tray_id WHERE k.id = ? AND k.removed_at IS NULL',
             [$id],
         );
 
         return false === $row ? null : $row + ['due' => $this->frame->due(null === $row['due_on'] ? null : (string) $row['due_on'])];
+    }
+
+    /** Returns what changes whenever anybody does something with a kit: its last movement, its list and its stage. */
+    public function version(int $id): string
+    {
+        $row = $this->database->fetchNumeric(
+            'SELECT k.stage, k.tray_id, (SELECT max(id) FROM movement WHERE kit_id = k.id), (SELECT group_concat(n.id || n.state || n.taken || n.quantity) FROM need n WHERE n.kit_id = k.id) FROM kit k WHERE k.id = ?',
+            [$id],
+        );
+
+        return substr(hash('xxh128', json_encode($row, \JSON_THROW_ON_ERROR)), 0, 16);
     }
 
     /** @return list<array<string, mixed>> the list with what can be had of each line */
@@ -81,7 +94,7 @@ final readonly class KitReading
     /**
      * Returns the pull round: all its stops in walking order with what is still to be taken, and what is nowhere.
      *
-     * @return array{stops: list<array<string, mixed>>, done: int, total: int, taken: int, lines: int, nowhere: list<array<string, mixed>>}
+     * @return array{stops: list<array<string, mixed>>, done: int, total: int, taken: int, lines: int, nowhere: list<array<string, mixed>>, words: string}
      */
     public function pullRound(int $kit): array
     {
@@ -111,7 +124,13 @@ final readonly class KitReading
             'taken' => \count(array_filter($lines, static fn (array $line): bool => 'open' !== $line['state'])),
             'lines' => \count($lines),
             'nowhere' => $nowhere,
+            'words' => RoundWords::onTray($this->trayOf($kit), array_map(static fn (array $line): NeedState => NeedState::from((string) $line['state']), $lines)),
         ];
+    }
+
+    private function trayOf(int $kit): string
+    {
+        return (string) $this->database->fetchOne('SELECT p.address FROM kit k JOIN place p ON p.id = k.tray_id WHERE k.id = ?', [$kit]);
     }
 
     /**

@@ -109,6 +109,11 @@ final readonly class StoreReading
         return false === $row ? null : $row;
     }
 
+    public function hasMoved(int $item): bool
+    {
+        return false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ? LIMIT 1', [$item]);
+    }
+
     /** @return list<array<string, mixed>> where an item is now, lost included */
     public function whereabouts(int $item): array
     {

@@ -14,14 +14,14 @@ use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface
 /** Whoever is not signed in is asked to; a form that was on its way is kept until then. */
 final readonly class AskToSignIn implements AuthenticationEntryPointInterface
 {
-    public function __construct(private UrlGeneratorInterface $urls)
+    public function __construct(private UrlGeneratorInterface $urls, private KnownBrowser $browser)
     {
     }
 
     public function start(Request $request, ?AuthenticationException $authException = null): Response
     {
-        if (!$request->isMethodSafe()) {
-            (new UnfinishedForm($request->getPathInfo(), $request->request->all()))->keep($request->getSession());
+        if (!$request->isMethodSafe() && $this->browser->isKnown($request)) {
+            UnfinishedForm::sent($request->getPathInfo(), $request->request->all())->keep($request->getSession());
         }
         $url = $this->urls->generate('sign_in');
 

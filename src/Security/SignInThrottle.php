@@ -57,8 +57,8 @@ final readonly class SignInThrottle implements EventSubscriberInterface
         return (int) $this->database->fetchOne(
             'INSERT INTO sign_in_failure (subject, failures, since) VALUES (:subject, 1, :now)
              ON CONFLICT (subject) DO UPDATE SET
-                failures = CASE WHEN since < :now - :window THEN 1 ELSE failures + 1 END,
-                since = CASE WHEN since < :now - :window THEN :now ELSE since END
+                failures = CASE WHEN since NOT BETWEEN :now - :window AND :now THEN 1 ELSE failures + 1 END,
+                since = CASE WHEN since NOT BETWEEN :now - :window AND :now THEN :now ELSE since END
              RETURNING failures',
             ['subject' => $subject, 'now' => $now, 'window' => self::WINDOW_SECONDS],
         );

@@ -154,7 +154,7 @@ final readonly class LogBook
         if (false === $row) {
             throw Unknown::step();
         }
-        $movement = Movement::of(
+        $movement = Movement::recorded(
             (int) $row['item_id'],
             Tracking::from((string) $row['tracking']),
             (int) $row['quantity'],

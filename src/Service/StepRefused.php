@@ -122,9 +122,24 @@ final class StepRefused extends \DomainException
         return new self('Choose what is home first.');
     }
 
+    public static function lastOwner(string $name): self
+    {
+        return new self(\sprintf('%s is the only owner; somebody has to look after the room.', $name));
+    }
+
+    public static function nothingToChange(): self
+    {
+        return new self('Say what is to change: a maker, a theme, a kind, a collection, a season, or a new home.');
+    }
+
     public static function trackingIsKept(): self
     {
-        return new self('This has moved already, so the way it is counted stays as it is. Make a new item to count it differently.');
+        return new self('This has moved already. Say under “Count it in another way” how much of the one is how much of the other.');
+    }
+
+    public static function bringHomeFirst(string $item, string $tray): self
+    {
+        return new self(\sprintf('%s is on %s. Return it first, then change how it is counted.', $item, $tray));
     }
 
     public static function notLost(string $item): self

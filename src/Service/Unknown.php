@@ -42,6 +42,11 @@ final class Unknown extends \RuntimeException
         return new self(\sprintf('There is no room number %s.', $id));
     }
 
+    public static function person(int|string $id): self
+    {
+        return new self(\sprintf('Nobody here has number %s.', $id));
+    }
+
     public static function step(): self
     {
         return new self('That step is not in the log.');

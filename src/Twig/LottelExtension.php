@@ -4,10 +4,16 @@ declare(strict_types=1);
 
 namespace App\Twig;
 
+use App\Entity\Place;
 use App\Reading\Frame;
+use Lottel\Core\Colour\ColourWords;
+use Lottel\Core\Colour\Naming;
+use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\Uid\Uuid;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
@@ -29,6 +35,13 @@ final class LottelExtension extends AbstractExtension
             new TwigFilter('qty_field', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->field((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('measured', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
             new TwigFilter('length_field', fn (int|string $ticks): string => $this->frame->lengths()->exact(Length::ofTicks((int) $ticks))),
+            new TwigFilter('weight', fn (int|float|string $grams): string => $this->frame->weights()->print((float) $grams)),
+            new TwigFilter('weight_field', fn (int|string|null $grams): string => null === $grams ? '' : $this->frame->weights()->field((int) $grams)),
+            new TwigFilter('mm_field', $this->mmField(...)),
+            new TwigFilter('counted', static fn (int|string $number, string $one, string $many = ''): string => Counted::of((int) $number, $one, $many)),
+            new TwigFilter('place_label', static fn (string $address): string => Place::shownAddress($address).(str_contains($address, '~') ? ' (gone)' : '')),
+            new TwigFilter('colour_words', static fn (string $hex): string => Naming::inWords(Srgb::ofHex($hex))),
+            new TwigFilter('need_words', static fn (string $state): string => NeedState::from($state)->inWords()),
             new TwigFilter('room_side', $this->roomSide(...)),
             new TwigFilter('local', $this->local(...)),
             new TwigFilter('named', static fn (?string $json): array => (array) json_decode($json ?? '{}', true)),
@@ -40,10 +53,21 @@ final class LottelExtension extends AbstractExtension
     {
         return [
             new TwigFunction('fresh_id', static fn (): string => (string) Uuid::v7()),
+            new TwigFunction('colour_chips', fn (): array => ColourWords::CHIPS + $this->frame->ownColours()),
             new TwigFunction('built', $this->built(...)),
             new TwigFunction('room_drawing', $this->drawing->room(...), ['is_safe' => ['html']]),
             new TwigFunction('unit_drawing', $this->drawing->unit(...), ['is_safe' => ['html']]),
         ];
+    }
+
+    /** Whole millimetres as the room measures, so that the same whole millimetres are read again. */
+    private function mmField(int|string|null $millimetres): string
+    {
+        if (!is_numeric($millimetres) || LengthUnit::Millimetre === $this->frame->measure()) {
+            return (string) $millimetres;
+        }
+
+        return rtrim(rtrim(\sprintf('%.2F', (int) $millimetres / 25.4), '0'), '.').' in';
     }
 
     private function roomSide(int $millimetres): string

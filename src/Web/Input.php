@@ -74,6 +74,29 @@ final class Input
         return $secret;
     }
 
+    /** A log-in; those that begin with a tilde are nobody's. */
+    public function login(string $field): string
+    {
+        $login = $this->text($field, 60, true);
+        if (str_starts_with($login, '~')) {
+            $this->refuse($field, 'A log-in begins with a letter or a digit.');
+        }
+
+        return $login;
+    }
+
+    public function timeZone(string $field): string
+    {
+        $zone = $this->text($field, 64);
+        if (!\in_array($zone, \DateTimeZone::listIdentifiers(), true)) {
+            $this->refuse($field, 'Choose the time zone of the room.');
+
+            return 'UTC';
+        }
+
+        return $zone;
+    }
+
     public function whole(string $field, int $least, int $most): int
     {
         $text = $this->clean($field);

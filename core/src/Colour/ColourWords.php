@@ -45,7 +45,7 @@ final readonly class ColourWords
      */
     public function read(string $text): Srgb
     {
-        return $this->find($text) ?? throw (str_starts_with(trim($text), '#') ? InvalidColour::notHex(trim($text)) : InvalidColour::unknownWord(trim($text)));
+        return $this->find($text) ?? throw str_starts_with(trim($text), '#') ? InvalidColour::notHex(trim($text)) : InvalidColour::unknownWord(trim($text));
     }
 
     /** Returns the colour that a text names, or null where it names none. */

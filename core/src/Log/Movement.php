@@ -35,6 +35,12 @@ final readonly class Movement
         return new self($item, $tracking, $quantity, $from, $to, $reason);
     }
 
+    /** Returns a movement that is in the log already, whatever it is; the audit judges it. */
+    public static function recorded(int $item, Tracking $tracking, int $quantity, Place $from, Place $to, Reason $reason): self
+    {
+        return new self($item, $tracking, $quantity, $from, $to, $reason);
+    }
+
     /** Returns the movement that puts this one right: as much back the other way. */
     public function reversed(): self
     {

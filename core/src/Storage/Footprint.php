@@ -16,6 +16,7 @@ final readonly class Footprint
 {
     /** How far in front of a unit one stands (common practice, no source). */
     private const STANDING_MM = 350;
+    private const LEAST_FOR_LETTER_MM = 200;
 
     /**
      * @param string $name for messages
@@ -63,6 +64,19 @@ final readonly class Footprint
             270 => new Point($this->x + $this->across() + self::STANDING_MM, $y),
             default => new Point($x, $this->y + $this->down() + self::STANDING_MM),
         };
+    }
+
+    /** Where its letter stands on the plan, from its left upper corner: in its middle, or in front of it where it is too thin for that. */
+    public function letter(): Point
+    {
+        $isThin = min($this->across(), $this->down()) < self::LEAST_FOR_LETTER_MM;
+
+        return $isThin ? new Point($this->stand()->x - $this->x, $this->stand()->y - $this->y) : new Point($this->across() / 2, $this->down() / 2);
+    }
+
+    public function turned(int $turn): self
+    {
+        return $this->at($this->x, $this->y, $turn);
     }
 
     public function at(int $x, int $y, int $turn): self

@@ -39,6 +39,12 @@ enum Kind: string
         };
     }
 
+    /** Whether panels are cut out of it. */
+    public function isCut(): bool
+    {
+        return self::Paper === $this || self::Scrap === $this;
+    }
+
     /**
      * Returns the hazards that a thing of this kind has unless its own record says otherwise (common practice, no source).
      *

@@ -33,11 +33,9 @@ final class SizeWords
 
     private static function parts(string $side): int
     {
-        if (!preg_match('/^(?:(\d+)(\.\d+)?)?(?:(?:^|[ -])(\d+)\/(\d+))?$/D', $side, $m)) {
-            return 0;
-        }
-        $fraction = isset($m[3]) && 0 !== (int) $m[4] ? (int) $m[3] / (int) $m[4] : 0;
+        $whole = preg_match('/^(\d+(?:\.\d+)?)(?![\d.\/])/', $side, $m) ? (float) $m[1] : 0.0;
+        $fraction = preg_match('/(\d+)\/(\d+)$/D', $side, $m) && 0 !== (int) $m[2] ? (int) $m[1] / (int) $m[2] : 0.0;
 
-        return (int) round(self::PARTS * ((float) ($m[1].($m[2] ?? '')) + $fraction));
+        return (int) round(self::PARTS * ($whole + $fraction));
     }
 }

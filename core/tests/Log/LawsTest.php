@@ -9,13 +9,28 @@ use Lottel\Core\Log\Balances;
 use Lottel\Core\Log\Movement;
 use Lottel\Core\Log\Place;
 use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
+use Lottel\Core\Log\RefusedRetracking;
+use Lottel\Core\Log\Retracking;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\LengthUnit;
 use PHPUnit\Framework\TestCase;
 
 final class LawsTest extends TestCase
 {
+    /** Why a thing may go from where to where; the list of the trade, kept apart from the code that is tested. */
+    private const LINKS = [
+        'bought > store' => [Reason::TakeIn],
+        'store > tray' => [Reason::Pull],
+        'tray > store' => [Reason::PutBack],
+        'store > store' => [Reason::Move],
+        'store > lost' => [Reason::Lose],
+        'tray > lost' => [Reason::Lose],
+        'lost > store' => [Reason::FindAgain],
+    ];
+
     private Place $drawer;
     private Place $tray;
     private Place $bought;
@@ -39,11 +54,18 @@ final class LawsTest extends TestCase
 
     public function testMoreThanThereIsCannotLeave(): void
     {
-        $balances = new Balances();
-        $balances->post($this->move(3, $this->bought, $this->drawer));
-        $this->expectException(RefusedMovement::class);
-        $this->expectExceptionMessage('only 3 in C3');
-        $balances->post($this->move(4, $this->drawer, $this->tray));
+        $text = new QuantityText(LengthUnit::Inch);
+        foreach ([[Tracking::Count, 3, 'There are only 3 in C3.'], [Tracking::Count, 1, 'There is only 1 in C3.'], [Tracking::Length, 3 * 8128, 'There is only so much in C3: 3 in.'], [Tracking::Level, 3, 'There is only so much in C3: ⅜ full.']] as [$tracking, $there, $said]) {
+            $balances = new Balances();
+            $balances->post($this->move($there, $this->bought, $this->drawer, $tracking));
+            try {
+                $balances->post($this->move($there + 1, $this->drawer, $this->tray, $tracking));
+                self::fail('It left.');
+            } catch (RefusedMovement $refused) {
+                self::assertSame($said, $refused->inWords($text));
+                self::assertStringNotContainsString((string) (3 * 8128), $refused->getMessage(), 'nobody thinks in ticks');
+            }
+        }
     }
 
     public function testASingleThingIsInOnePlace(): void
@@ -108,9 +130,11 @@ final class LawsTest extends TestCase
             $item = mt_rand(1, 12);
             [$from, $to] = [$places[mt_rand(0, 5)], $places[mt_rand(0, 5)]];
             $quantity = Tracking::One === $trackings[$item] ? mt_rand(0, 2) : mt_rand(-1, 9);
-            $breaksLaw = $this->wouldBreak($model, $item, $quantity, $trackings[$item], $from, $to);
+            $usual = self::LINKS[$this->sort($from).' > '.$this->sort($to)] ?? [];
+            $reason = [] !== $usual && mt_rand(0, 9) > 0 ? $usual[array_rand($usual)] : Reason::cases()[mt_rand(0, \count(Reason::cases()) - 2)];
+            $breaksLaw = !\in_array($reason, $usual, true) || $this->wouldBreak($model, $item, $quantity, $trackings[$item], $from, $to);
             try {
-                $movement = Movement::of($item, $trackings[$item], $quantity, $from, $to, Reason::Move);
+                $movement = Movement::of($item, $trackings[$item], $quantity, $from, $to, $reason);
                 $balances->post($movement);
                 self::assertFalse($breaksLaw, "movement {$i} was let through");
                 $model[$item][$from->id] = ($model[$item][$from->id] ?? 0) - $quantity;
@@ -125,25 +149,68 @@ final class LawsTest extends TestCase
         self::assertGreaterThan(1000, $refusals);
         $again = new Balances();
         array_walk($posted, $again->apply(...));
-        $inside = array_combine(array_column($places, 'id'), array_map(static fn (Place $place): bool => $place->nature->isInside(), $places));
-        self::assertSame([], (new Audit())->differences($balances->all(), $again->all(), $inside, $trackings));
+        self::assertSame([], (new Audit())->differences($balances->all(), $again->all(), array_column($places, null, 'id'), $trackings));
     }
 
     public function testTheAuditFindsEachKindOfDifference(): void
     {
-        $inside = [1 => true, 2 => true, 3 => false];
+        $places = [1 => $this->drawer, 2 => $this->tray, 3 => $this->bought, 4 => new Place(4, PlaceNature::Storage, 'D9', true)];
         $found = (new Audit())->differences(
-            [1 => [1 => 5], 2 => [1 => -1, 3 => 1], 3 => [1 => 1, 2 => 1, 3 => -2]],
-            [1 => [1 => 4], 2 => [1 => -1, 3 => 1], 3 => [1 => 1, 2 => 1, 3 => -2]],
-            $inside,
+            [1 => [1 => 5], 2 => [1 => -1, 3 => 1], 3 => [1 => 1, 2 => 1, 3 => -2], 4 => [4 => 7]],
+            [1 => [1 => 4], 2 => [1 => -1, 3 => 1], 3 => [1 => 1, 2 => 1, 3 => -2], 4 => [4 => 7]],
+            $places,
             [1 => Tracking::Count, 2 => Tracking::Count, 3 => Tracking::One],
         );
-        self::assertSame(['balance differs from the log', 'negative balance', 'a single thing in more than one place'], array_column($found, 'what'));
+        self::assertSame(['balance differs from the log', 'negative balance', 'a single thing in more than one place', 'something in a place that is no longer in use'], array_column($found, 'what'));
     }
 
-    private function move(int $quantity, Place $from, Place $to, Tracking $tracking = Tracking::Count): Movement
+    public function testTheAuditFindsMovementsThatNoLawAllows(): void
     {
-        return Movement::of(1, $tracking, $quantity, $from, $to, Reason::Move);
+        $audit = new Audit();
+        $pull = Movement::recorded(1, Tracking::Count, 900_000, new Place(9, PlaceNature::Outside, 'given'), $this->tray, Reason::Pull);
+        self::assertStringContainsString('does not lead from given', (string) $audit->unlawful($pull, true, false));
+        self::assertStringContainsString('without a kit', (string) $audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), false, false));
+        self::assertStringContainsString('no longer in use', (string) $audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), true, true));
+        self::assertNull($audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), true, false));
+    }
+
+    public function testNothingMovesIntoOrOutOfAPlaceThatIsNoLongerInUse(): void
+    {
+        $gone = new Place(8, PlaceNature::Storage, 'D4', true);
+        $balances = new Balances();
+        $balances->load(1, $this->drawer, 5);
+        $balances->load(1, $gone, 5);
+        foreach ([[$this->drawer, $gone], [$gone, $this->drawer]] as [$from, $to]) {
+            try {
+                $balances->post($this->move(1, $from, $to));
+                self::fail('It moved.');
+            } catch (RefusedMovement $refused) {
+                self::assertSame('D4 is no longer in use; nothing goes into it or comes out of it.', $refused->getMessage());
+            }
+        }
+    }
+
+    public function testAnItemMayBeCountedInAnotherWayFromAPointOfTheLogOn(): void
+    {
+        $inTicks = Retracking::of(Tracking::Count, Tracking::Length, 2, 5 * 8128);
+        $balances = new Balances();
+        $balances->load(1, $this->bought, -12);
+        $balances->load(1, $this->drawer, 12);
+        $balances->convert(1, $inTicks);
+        self::assertSame([3 => -30 * 8128, 1 => 30 * 8128], $balances->all()[1]);
+        self::assertSame(20320, $inTicks->exactly(1, 'C2'), 'one piece is two and a half inches');
+        $this->expectException(RefusedRetracking::class);
+        Retracking::of(Tracking::Length, Tracking::Count, 8128, 1)->exactly(12192, 'C2');
+    }
+
+    private function move(int $quantity, Place $from, Place $to, Tracking $tracking = Tracking::Count, ?Reason $reason = null): Movement
+    {
+        return Movement::of(1, $tracking, $quantity, $from, $to, $reason ?? self::LINKS[$this->sort($from).' > '.$this->sort($to)][0] ?? Reason::Move);
+    }
+
+    private function sort(Place $place): string
+    {
+        return PlaceNature::Outside === $place->nature ? $place->label : (PlaceNature::Tray === $place->nature ? 'tray' : 'store');
     }
 
     /** @param array<int, array<int, int>> $model */

@@ -9,7 +9,6 @@ use App\Entity\Kit;
 use App\Entity\Need;
 use App\Service\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\RefusedStep;
 use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\RefusedMovement;
@@ -27,9 +26,7 @@ final readonly class KitList
      */
     public function add(Kit $kit, Item $item, int $quantity): Need
     {
-        if (Stage::Closed === $kit->stage) {
-            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Planned);
-        }
+        $this->checkOpen($kit);
         $need = $this->entities->getRepository(Need::class)->findOneBy(['kit' => $kit, 'item' => $item]);
         if (null === $need) {
             $item->tracking->check($quantity);
@@ -45,29 +42,35 @@ final readonly class KitList
         return $need;
     }
 
-    /** @throws RefusedMovement if the quantity cannot be */
+    /**
+     * @throws RefusedMovement if the quantity cannot be
+     * @throws RefusedStep if the kit is closed
+     */
     public function change(Need $need, int $quantity): void
     {
+        $this->checkOpen($need->kit);
         $need->item->tracking->check($quantity);
         $need->quantity = $quantity;
         $need->took(0);
     }
 
-    /** @throws StepRefused if some of it is on the tray */
+    /**
+     * @throws StepRefused if some of it is on the tray
+     * @throws RefusedStep if the kit is closed
+     */
     public function remove(Need $need): void
     {
+        $this->checkOpen($need->kit);
         if ($need->taken > 0) {
             throw StepRefused::isOnTheTray($need->item->name);
         }
         $this->entities->remove($need);
     }
 
-    /** Takes back a substitute: what it stood for is wanted again. */
-    public function forgetSubstitute(Need $need): void
+    private function checkOpen(Kit $kit): void
     {
-        if (null !== $need->insteadOf && NeedState::Replaced === $need->insteadOf->state && 0 === $need->taken) {
-            $need->insteadOf->took(0);
-            $this->entities->remove($need);
+        if (Stage::Closed === $kit->stage) {
+            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Planned);
         }
     }
 }

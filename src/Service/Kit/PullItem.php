@@ -8,6 +8,7 @@ use App\Entity\Item;
 use App\Entity\Kit;
 use App\Entity\Need;
 use App\Entity\Place;
+use App\Reading\Frame;
 use App\Service\AlreadyOut;
 use App\Service\LogBook;
 use App\Service\Step;
@@ -28,23 +29,30 @@ final readonly class PullItem
         private KitList $list,
         private EntityManagerInterface $entities,
         private Connection $database,
+        private Frame $frame,
         private PullPlan $plan = new PullPlan(),
     ) {
     }
 
     /**
-     * Takes a line's thing from a place to the kit's tray.
+     * Takes a line's thing from a place to the kit's tray: no more of it than the line still wants.
      *
      * @throws AlreadyOut if it is a single thing that somebody else has
+     * @throws StepRefused if the line is settled, or wants less, or the place is none that things are pulled from
      * @throws RefusedMovement if there is not so much
      */
     public function take(Step $step, Need $need, Place $from, int $quantity, string $note = ''): void
     {
+        $this->checkStore($from);
         $there = $this->log->quantity($need->item, $from);
+        $isWhole = $need->item->tracking->movesWhole();
+        if ($isWhole || $quantity <= $there || 0 === $there) {
+            $this->checkWanted($need, $isWhole ? 1 : $quantity);
+        }
         if ($there < 1) {
             $this->sayWhoHasIt($need->item);
         }
-        $moving = $need->item->tracking->movesWhole() && $there > 0 ? $there : $quantity;
+        $moving = $isWhole && $there > 0 ? $there : $quantity;
         $this->log->move($step, $need->item, $moving, $from, $need->kit->trayInUse(), Reason::Pull, $need->kit, $note);
         $need->took($moving);
     }
@@ -56,7 +64,7 @@ final readonly class PullItem
         $split = $this->plan->split($quantity, $this->log->stored($need->item), $need->item->home?->id, $whole);
         if ([] === $split['from'] || $split['missing'] > 0) {
             $this->sayWhoHasIt($need->item);
-            throw [] === $split['from'] ? StepRefused::nowhereToBeFound($need->item->name) : RefusedMovement::notEnough('the drawers', $quantity - $split['missing']);
+            throw [] === $split['from'] ? StepRefused::nowhereToBeFound($need->item->name) : RefusedMovement::notEnough('the drawers', $quantity - $split['missing'], $need->item->tracking);
         }
         foreach ($split['from'] as $placeId => $part) {
             $this->take($step, $need, $this->place($placeId), $part, $note);
@@ -64,15 +72,20 @@ final readonly class PullItem
     }
 
     /** The drawer does not have it: what the log believes to be there is lost until it is found again. */
-    public function notHere(Step $step, Need $need, Place $place): void
+    public function notHere(Step $step, Need $need, Place $place): bool
     {
-        $this->loseTheRest($step, $need, $place, 'not here at the pull');
+        $this->checkStore($place);
+        $this->checkWanted($need, 1);
+        $isLost = $this->loseTheRest($step, $need, $place, 'not here at the pull');
         $need->thatIsAll();
+
+        return $isLost;
     }
 
     /** Takes fewer than wanted; $noMore says that the drawer is now empty of it. */
     public function fewer(Step $step, Need $need, Place $from, int $quantity, bool $noMore): void
     {
+        $this->checkStore($from);
         if ($quantity > 0) {
             $this->take($step, $need, $from, $quantity, 'fewer than planned');
         }
@@ -86,6 +99,9 @@ final readonly class PullItem
     public function instead(Step $step, Need $need, Item $other, int $quantity): Need
     {
         $substitute = $this->list->add($need->kit, $other, $quantity);
+        if ($need->left() < 1) {
+            throw StepRefused::isSettled($need->item->name);
+        }
         $substitute->insteadOf = $need;
         $this->takeFromAnywhere($step, $substitute, $quantity, 'instead of '.$need->item->name);
         $need->state = NeedState::Replaced;
@@ -96,17 +112,44 @@ final readonly class PullItem
     /** A last-minute thing: on the list and on the tray at once. */
     public function oneMore(Step $step, Kit $kit, Item $item, int $quantity): void
     {
-        $kit->trayInUse();
+        $tray = $kit->trayInUse();
         $need = $this->list->add($kit, $item, $quantity);
+        if ($item->tracking->movesWhole() && 0 === $this->log->quantity($item, $tray)) {
+            $need->wantAgain();
+        }
         $this->takeFromAnywhere($step, $need, $quantity);
     }
 
-    private function loseTheRest(Step $step, Need $need, Place $place, string $note): void
+    private function loseTheRest(Step $step, Need $need, Place $place, string $note): bool
     {
         $rest = $this->log->quantity($need->item, $place);
         if ($rest > 0) {
             $this->log->move($step, $need->item, $rest, $place, $this->log->outside(Outside::Lost), Reason::Lose, $need->kit, $note);
         }
+
+        return $rest > 0;
+    }
+
+    private function checkStore(Place $place): void
+    {
+        $seen = $place->forLog();
+        if (!$seen->isStore() || $seen->isRetired) {
+            throw StepRefused::notAPlaceOfStorage($seen->label);
+        }
+    }
+
+    /** @throws StepRefused if the line wants less by now: somebody else may have been here */
+    private function checkWanted(Need $need, int $quantity): void
+    {
+        $left = $need->left();
+        if ($quantity <= $left) {
+            return;
+        }
+        if ($left > 0) {
+            throw StepRefused::moreThanWanted($need->item->name, $this->frame->quantities()->print($left, $need->item->tracking));
+        }
+        $who = $this->database->fetchOne("SELECT a.name FROM movement m JOIN account a ON a.id = m.account_id WHERE m.kit_id = ? AND m.item_id = ? AND m.reason = 'pull' ORDER BY m.id DESC LIMIT 1", [$need->kit->id, $need->item->id]);
+        throw false === $who || 0 === $need->taken ? StepRefused::isSettled($need->item->name) : StepRefused::isTaken($need->item->name, (string) $who, $need->kit->tray->address ?? 'the tray');
     }
 
     private function place(int $id): Place

@@ -18,11 +18,11 @@ final readonly class PullUncatalogued
     {
     }
 
-    public function __invoke(Step $step, Kit $kit, string $name, Place $from, int $quantity): Item
+    public function __invoke(Step $step, Kit $kit, PastedThing $thing, Place $from): Item
     {
         $kit->trayInUse();
-        $item = $this->takeIn->one($step, $from, new PastedThing($name, '', $quantity), 'first seen at a pull');
-        $this->pull->oneMore($step, $kit, $item, $item->tracking->movesWhole() ? 1 : $quantity);
+        $item = $this->takeIn->one($step, $from, $thing, 'first seen at a pull');
+        $this->pull->oneMore($step, $kit, $item, $item->tracking->movesWhole() ? 1 : $thing->quantity);
 
         return $item;
     }

@@ -10,6 +10,7 @@ use App\Entity\Place;
 use App\Service\FindIndex;
 use App\Service\LogBook;
 use App\Service\Step;
+use App\Service\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
@@ -37,7 +38,8 @@ final readonly class WorkAtBench
     {
         $tray = $kit->trayInUse();
         foreach ($goneInto as $item) {
-            $this->useUp($step, $kit, $item, $this->log->quantity($item, $tray), 'went into '.$name);
+            $onTray = $this->log->quantity($item, $tray);
+            $this->useUp($step, $kit, $item, 0 === $onTray ? throw StepRefused::lineIsElsewhere($item->name) : $onTray, 'went into '.$name);
         }
         $piece = new Item($name, Kind::FinishedPiece, Tracking::Count, $home);
         $piece->themes = '' === $kit->occasion ? [] : [$kit->occasion];

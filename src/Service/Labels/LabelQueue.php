@@ -42,10 +42,14 @@ final readonly class LabelQueue
         }
     }
 
-    /** @param list<int> $wishes */
-    public function printed(array $wishes): void
+    /**
+     * @param list<int> $wishes
+     *
+     * @return int how many of them had waited
+     */
+    public function printed(array $wishes): int
     {
-        $this->database->executeStatement('DELETE FROM label_wish WHERE id IN (SELECT value FROM json_each(?))', [json_encode($wishes)]);
+        return (int) $this->database->executeStatement('DELETE FROM label_wish WHERE id IN (SELECT value FROM json_each(?))', [json_encode($wishes)]);
     }
 
     public function forget(Place $place): void

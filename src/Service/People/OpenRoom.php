@@ -27,7 +27,7 @@ final readonly class OpenRoom
     {
         return $this->entities->wrapInTransaction(function () use ($roomName, $measure, $timeZone, $owner): Account {
             if ($this->isOpen()) {
-                throw new \DomainException('This room has an owner already. Sign in instead.');
+                throw RoomIsOpen::already();
             }
             $this->entities->persist(new Room($roomName, $measure, $timeZone));
 

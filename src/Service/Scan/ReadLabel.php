@@ -25,7 +25,7 @@ final readonly class ReadLabel
             $place = $code->isPlace ? $this->entities->find(Place::class, $code->id) : null;
             $item = $code->isPlace ? null : $this->entities->find(Item::class, $code->id);
 
-            return null === $item && (null === $place?->unit || null !== $place->retiredAt) ? null : new Scanned($place, $item);
+            return null !== $item?->removedAt || (null === $item && true !== $place?->isStorageInUse()) ? null : new Scanned($place, $item);
         }
         try {
             $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => (string) Address::parse($text)]);
@@ -33,6 +33,6 @@ final readonly class ReadLabel
             return null;
         }
 
-        return null === $place?->unit ? null : new Scanned($place, null);
+        return true === $place?->isStorageInUse() ? new Scanned($place, null) : null;
     }
 }

@@ -14,6 +14,7 @@ use App\Service\Kit\ReturnItem;
 use App\Service\Step;
 use App\Service\Stores\KeepHomes;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Words\Counted;
 
 /** What scanning a label does while a round goes on: it confirms the stop, or the one thing, or says what is wrong. */
 final readonly class ScanOnRound
@@ -44,7 +45,7 @@ final readonly class ScanOnRound
             throw null !== $scanned->item ? WrongDrawer::notOnList($scanned->item->name) : $this->wrong($scanned->place, $stops, true);
         }
 
-        return \sprintf('%s on %s.', 1 === \count($taken) ? $taken[0].' is' : \count($taken).' things are', $kit->trayInUse()->address);
+        return Counted::sentence($taken, 'on '.$kit->trayInUse()->address.'.');
     }
 
     /**
@@ -73,7 +74,7 @@ final readonly class ScanOnRound
             throw null !== $scanned->item ? WrongDrawer::notOnTray($scanned->item->name) : $this->wrong($scanned->place, $stops, false);
         }
 
-        return \sprintf('%s home.', 1 === \count($home) ? $home[0].' is' : \count($home).' things are');
+        return Counted::sentence($home, 'home.');
     }
 
     /** @param list<array<string, mixed>> $stops */

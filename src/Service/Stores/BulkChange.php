@@ -12,4 +12,9 @@ final readonly class BulkChange
     public function __construct(public ?string $maker, public ?string $theme, public ?Kind $kind, public ?string $collection, public ?string $season)
     {
     }
+
+    public function isNothing(): bool
+    {
+        return null === $this->maker && null === $this->theme && null === $this->kind && null === $this->collection && null === $this->season;
+    }
 }

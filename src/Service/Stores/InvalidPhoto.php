@@ -7,6 +7,11 @@ namespace App\Service\Stores;
 /** Why a file is not kept as a photo. */
 final class InvalidPhoto extends \InvalidArgumentException
 {
+    public static function cannotBeKept(): self
+    {
+        return new self('There is no room on the disk for this photo, or its folder may not be written to. The photo that was there stays.');
+    }
+
     public static function tooLarge(int $bytes): self
     {
         return new self(\sprintf('The file is larger than %d MB. Take the photo in a smaller size.', intdiv($bytes, 1_000_000)));

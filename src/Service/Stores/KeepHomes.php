@@ -27,6 +27,9 @@ final readonly class KeepHomes
     /** Gives an item a home; what of it lies in the old home, or unfiled, moves along, and so does what shares its pocket. */
     public function giveHome(Step $step, Item $item, Place $home): void
     {
+        if (!$home->isStorageInUse()) {
+            throw StepRefused::notAPlaceOfStorage(Place::shownAddress($home->address));
+        }
         foreach ([$item, ...$this->inOnePocket($item)] as $one) {
             $this->giveOneHome($step, $one, $home);
         }

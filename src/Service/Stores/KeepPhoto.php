@@ -24,23 +24,37 @@ final readonly class KeepPhoto
     }
 
     /**
-     * Returns the name of the photo that it replaces; its file is to be thrown away once the new one is written down.
+     * Reads a picture, writes it anew beside the others, and looks whether all of it is there; only then it may take the place
+     * of an old one. Done before anything is written into the room, since a large picture takes its time.
      *
-     * @throws InvalidPhoto if the file is too large, no picture, or damaged
+     * @return string the name of the new photo
+     *
+     * @throws InvalidPhoto if the file is too large, no picture, or damaged, or there is no room for it on the disk
      */
-    public function __invoke(Item $item, UploadedFile $file): ?string
+    public function keep(UploadedFile $file): string
     {
-        $picture = $this->upright($file, $this->read($file));
-        $picture = $this->smaller($picture, self::SIDE);
+        $picture = $this->smaller($this->upright($file, $this->read($file)), self::SIDE);
         $name = bin2hex(random_bytes(16));
-        if (!is_dir($this->folder())) {
-            mkdir($this->folder(), 0o700, true);
+        if (!is_dir($this->folder()) && !@mkdir($this->folder(), 0o700, true) && !is_dir($this->folder())) {
+            throw InvalidPhoto::cannotBeKept();
         }
-        imagejpeg($picture, $this->folder().'/'.$name.'.jpg', 84);
-        $old = $item->photo;
-        $item->photo = $name;
+        $aside = $this->folder().'/'.$name.'.new';
+        $isWritten = @imagejpeg($picture, $aside, 84) && $this->isWhole($aside, $picture) && @rename($aside, $this->path($name));
+        if (!$isWritten) {
+            @unlink($aside);
+            throw InvalidPhoto::cannotBeKept();
+        }
 
-        return $old;
+        return $name;
+    }
+
+    /** A file that was cut off still begins as a picture; only its end tells. */
+    private function isWhole(string $path, \GdImage $picture): bool
+    {
+        $size = @getimagesize($path);
+        $end = @file_get_contents($path, false, null, max(0, (int) @filesize($path) - 2));
+
+        return false !== $size && $size[0] === imagesx($picture) && $size[1] === imagesy($picture) && "\xFF\xD9" === $end;
     }
 
     public function throwAway(string $name): void
@@ -90,7 +104,7 @@ final readonly class KeepPhoto
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
             throw InvalidPhoto::tooManyPixels();
         }
-        $picture = @imagecreatefromstring((string) file_get_contents($file->getPathname()));
+        $picture = @imagecreatefromstring((string) @file_get_contents($file->getPathname()));
         if (false === $picture) {
             throw InvalidPhoto::isDamaged();
         }

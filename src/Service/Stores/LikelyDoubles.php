@@ -22,7 +22,7 @@ final readonly class LikelyDoubles
      */
     public function of(array $things): array
     {
-        $likeness = new Likeness($this->database->fetchAllKeyValue('SELECT id, name FROM item'));
+        $likeness = new Likeness($this->database->fetchAllKeyValue('SELECT id, name FROM item WHERE removed_at IS NULL'));
         $likely = array_filter(array_map(static fn (PastedThing $thing): array => $likeness->of($thing->name), $things));
         $items = $this->database->fetchAllAssociativeIndexed(
             'SELECT i.id AS k, i.id, i.name, i.maker, h.address AS home FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id IN (SELECT value FROM json_each(?))',
