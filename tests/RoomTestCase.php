@@ -10,6 +10,7 @@ use App\Entity\Kit;
 use App\Entity\Place;
 use App\Entity\Role;
 use App\Entity\Room;
+use App\Service\FindIndex;
 use App\Service\Kit\KitDescription;
 use App\Service\Kit\KitList;
 use App\Service\Kit\PlanKit;
@@ -54,7 +55,7 @@ abstract class RoomTestCase extends WebTestCase
         $places[0]->saysKind = Kind::StampSet;
         $places[1]->saysKind = Kind::Paper;
         $places[2]->saysKind = Kind::Ink;
-        $this->entities()->flush();
+        array_walk($places, $this->service(FindIndex::class)->place(...));
         $this->signIn('olive');
     }
 

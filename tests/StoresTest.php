@@ -27,7 +27,7 @@ final class StoresTest extends RoomTestCase
         self::assertSame('A1', $page->filter('.plate.big span')->text());
         $this->browser->submit($page->selectButton('Put them in')->form(['things' => "Gulls\nTerns\nPuffins"]));
         $page = $this->browser->followRedirect();
-        self::assertStringContainsString('3 things are in A1 now.', $this->text());
+        self::assertStringContainsString('Gulls, Terns and Puffins are in A1 now.', $this->text());
         $this->browser->submit($page->filter('button[name=now]')->eq(0)->form());
         $this->assertCode(303);
         self::assertSame('tray 1', $this->database()->fetchOne("SELECT p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'tray'"));

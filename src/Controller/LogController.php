@@ -15,6 +15,7 @@ use App\Web\InvalidInput;
 use App\Web\LogCsv;
 use App\Web\Page;
 use App\Web\Problem;
+use App\Web\WayBack;
 use Lottel\Core\Log\Reason;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -52,15 +53,15 @@ final class LogController extends Page
     }
 
     #[Route('/log/undo', name: 'undo', methods: ['POST'])]
-    public function undo(Request $request, PutRight $undo): Response
+    public function undo(Request $request, PutRight $undo, WayBack $wayBack): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($undo): Outcome {
+        return $this->write($request, static function (Input $input, Step $step) use ($undo, $wayBack): Outcome {
             $which = $input->text('step', 36, true);
             $back = $input->text('back', 300);
             $input->check();
             $put = $undo->wholeStep($step, $which);
 
-            return Outcome::final($this->isOwnPath($back) ? $back : $this->generateUrl('log'), 'Undone: '.$put->sentence());
+            return Outcome::final($wayBack->to($back), 'Undone: '.$put->sentence());
         }, fn (Problem $problem): Response => $this->show($request, $problem));
     }
 
@@ -70,11 +71,6 @@ final class LogController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($id, $undo): Outcome {
             return Outcome::final($this->generateUrl('log'), 'Put right: '.$undo->movement($step, $id)->sentence());
         }, fn (Problem $problem): Response => $this->show($request, $problem));
-    }
-
-    private function isOwnPath(string $path): bool
-    {
-        return 1 === preg_match('#^/(?![/\\\\])[\w/.,=&?%+-]*$#D', $path);
     }
 
     private function show(Request $request, ?Problem $problem): Response
@@ -91,6 +87,7 @@ final class LogController extends Page
             'query' => $query,
             'choices' => $this->log->choices(),
             'reasons' => Reason::cases(),
+            'loop_reasons' => array_values(array_map(static fn (Reason $reason): string => $reason->value, array_filter(Reason::cases(), static fn (Reason $reason): bool => $reason->isOfTheLoop()))),
             'problems' => $problems,
             'problem' => $problem,
         ], new Response(status: [] === $problems ? 200 : 422));

@@ -10,6 +10,17 @@ use Doctrine\DBAL\Query\QueryBuilder;
 /** The log, newest line first. */
 final readonly class LogReading
 {
+    /** Whether a line can still be put right: its thing is where it went, and may go back to where it came from. */
+    private const REVERSIBLE = <<<'SQL'
+        (m.reverses_id IS NULL AND r.id IS NULL AND f.retired_at IS NULL AND t.retired_at IS NULL
+         AND (f.nature <> 'tray' OR k.tray_id = f.id)
+         AND (t.nature = 'outside' OR coalesce((SELECT quantity FROM balance WHERE item_id = m.item_id AND place_id = t.id), 0) >= m.quantity)
+         AND NOT EXISTS (SELECT 1 FROM retracking c WHERE c.item_id = m.item_id AND c.movement_id >= m.id))
+        SQL;
+
+    /** As it was counted then. */
+    private const TRACKING = 'coalesce((SELECT c.from_tracking FROM retracking c WHERE c.item_id = m.item_id AND c.movement_id >= m.id ORDER BY c.id LIMIT 1), i.tracking)';
+
     public function __construct(private Connection $database)
     {
     }
@@ -38,7 +49,7 @@ final readonly class LogReading
     private function query(LogFilter $filter): QueryBuilder
     {
         $query = $this->database->createQueryBuilder()
-            ->select('m.*', 'i.name AS item', 'i.tracking', 'f.address AS from_address', 'f.nature AS from_nature', 't.address AS to_address', 't.nature AS to_nature', 'a.name AS person', 'k.name AS kit', 'r.id AS reversed_by')
+            ->select('m.*', 'i.name AS item', 'f.address AS from_address', 'f.nature AS from_nature', 't.address AS to_address', 't.nature AS to_nature', 'a.name AS person', 'k.name AS kit', 'r.id AS reversed_by', self::REVERSIBLE.' AS is_reversible', self::TRACKING.' AS tracking')
             ->from('movement', 'm')
             ->join('m', 'item', 'i', 'i.id = m.item_id')
             ->join('m', 'place', 'f', 'f.id = m.from_id')

@@ -37,6 +37,11 @@ final class StepRefused extends \DomainException
         return new self('An address or a name that would come back belongs to another by now. Nothing was changed.');
     }
 
+    public static function wouldOverlap(string $back, string $there): self
+    {
+        return new self(\sprintf('%s would come back to where %s is now. Nothing was changed.', $back, $there));
+    }
+
     public static function homeIsGone(string $address): self
     {
         return new self(\sprintf('%s is no longer in use, so it cannot be a home again. Nothing was changed.', $address));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Web;
 
+use App\Entity\Place;
 use App\Reading\Frame;
 use Lottel\Core\Log\Tracking;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
@@ -45,8 +46,8 @@ final readonly class LogCsv
             'why' => (string) ($line['reason'] ?? ''),
             'item' => (string) ($line['item'] ?? ''),
             'quantity' => null === $line ? '' : $this->frame->quantities()->print((int) $line['quantity'], $tracking),
-            'from' => (string) ($line['from_address'] ?? ''),
-            'to' => (string) ($line['to_address'] ?? ''),
+            'from' => Place::shownAddress((string) ($line['from_address'] ?? '')),
+            'to' => Place::shownAddress((string) ($line['to_address'] ?? '')),
             'kit' => (string) ($line['kit'] ?? ''),
             'note' => (string) ($line['note'] ?? ''),
             'puts right line' => (string) ($line['reverses_id'] ?? ''),

@@ -9,7 +9,7 @@ use Lottel\Core\Words\Counted;
 /** Gathers what an undo put back, and says it: all of it, in one sentence. */
 final class PutBack
 {
-    /** @var array<string, list<string>> names by what is said of them, in the order in which it happened */
+    /** @var array<string, array{string, string}> name and what is said of it, the last word of each matter */
     private array $said = [];
 
     /** @var list<string> sentences about what could not be taken back, and why */
@@ -17,88 +17,88 @@ final class PutBack
 
     public function moved(string $thing, string $place): void
     {
-        $this->note('back in '.$place, $thing);
+        $this->note('in '.$place, 'back in '.$place, $thing);
     }
 
     /** A thing left the room again, to where it had come from. */
     public function left(string $thing, string $outside): void
     {
-        $this->note('not in the room any more, as before it was '.$outside, $thing);
+        $this->note('from '.$outside, 'not in the room any more, as before it was '.$outside, $thing);
     }
 
     public function home(string $thing, ?string $address): void
     {
-        $this->note(null === $address ? 'without a home again' : 'at home in '.$address.' again', $thing);
+        $this->note('home', null === $address ? 'without a home again' : 'at home in '.$address.' again', $thing);
     }
 
     public function outOfCatalogue(string $thing): void
     {
-        $this->note('out of the catalogue again', $thing);
+        $this->note('catalogue', 'out of the catalogue again', $thing);
     }
 
     public function backInCatalogue(string $thing): void
     {
-        $this->note('in the catalogue again', $thing);
+        $this->note('catalogue', 'in the catalogue again', $thing);
     }
 
     public function record(string $what): void
     {
-        $this->note('as written down before', $what);
+        $this->note('record', 'as written down before', $what);
     }
 
     public function wanted(string $thing): void
     {
-        $this->note('open on the list again', $thing);
+        $this->note('list', 'open on the list again', $thing);
     }
 
     public function offTheList(string $thing): void
     {
-        $this->note('off the list again', $thing);
+        $this->note('list', 'off the list again', $thing);
     }
 
     public function onTheList(string $thing): void
     {
-        $this->note('on the list again', $thing);
+        $this->note('list', 'on the list again', $thing);
     }
 
     public function listChanged(string $thing): void
     {
-        $this->note('on the list as before', $thing);
+        $this->note('list', 'on the list as before', $thing);
     }
 
     public function kitGone(string $kit): void
     {
-        $this->note('not planned any more', '“'.$kit.'”');
+        $this->note('kit', 'not planned any more', '“'.$kit.'”');
     }
 
     public function kitBack(string $kit): void
     {
-        $this->note('planned again', '“'.$kit.'”');
+        $this->note('kit', 'planned again', '“'.$kit.'”');
     }
 
     public function kitIs(string $kit, string $stage): void
     {
-        $this->note($stage.' again', '“'.$kit.'”');
+        $this->note('kit', $stage.' again', '“'.$kit.'”');
     }
 
     public function placeGone(string $address): void
     {
-        $this->note('gone again', $address);
+        $this->note('place', 'gone again', $address);
     }
 
     public function placeBack(string $address): void
     {
-        $this->note('in use again', $address);
+        $this->note('place', 'in use again', $address);
     }
 
     public function renamed(string $now, string $again): void
     {
-        $this->note('called '.$again.' again', $now);
+        $this->note('place', 'called '.$again.' again', $now);
     }
 
     public function asBefore(string $what): void
     {
-        $this->note('as before', $what);
+        $this->note('before', 'as before', $what);
     }
 
     public function stays(string $sentence): void
@@ -114,19 +114,23 @@ final class PutBack
     /** Returns the sentence, such as `Terns is back in C1 and open on the list again.` */
     public function sentence(): string
     {
-        $byNames = [];
-        foreach ($this->said as $what => $names) {
-            $key = implode("\n", array_unique($names));
-            $byNames[$key]['names'] = array_values(array_unique($names));
-            $byNames[$key]['what'][] = $what;
+        $words = $byNames = [];
+        foreach ($this->said as [$name, $what]) {
+            $words[$name][] = $what;
+        }
+        foreach ($words as $name => $said) {
+            $byNames[implode("\n", $said)]['names'][] = (string) $name;
+            $byNames[implode("\n", $said)]['what'] = $said;
         }
         $parts = array_map(static fn (array $group): string => Counted::sentence($group['names'], Counted::names($group['what'], 'thing', 9)), $byNames);
 
         return trim(ucfirst(implode('; ', $parts)).'. '.implode(' ', $this->stays));
     }
 
-    private function note(string $what, string $name): void
+    private function note(string $matter, string $what, string $name): void
     {
-        $this->said[$what][] = $name;
+        $key = $matter."\n".$name;
+        unset($this->said[$key]);
+        $this->said[$key] = [$name, $what];
     }
 }

@@ -36,6 +36,31 @@ final readonly class RestoreKits
         };
     }
 
+    /**
+     * Returns the kits with which somebody has gone on since a step moved something for them: they stay where they are in
+     * their life.
+     *
+     * @param list<StepChange> $changes
+     *
+     * @return list<int>
+     */
+    public function goneOnSince(array $changes): array
+    {
+        $moved = array_map(static fn (StepChange $change): int => $change->row, array_filter($changes, static fn (StepChange $change): bool => 'movement' === $change->table));
+        $kits = array_unique(array_map(static fn (StepChange $change): int => $change->row, array_filter($changes, static fn (StepChange $change): bool => 'kit' === $change->table)));
+
+        return [] === $moved ? [] : array_values(array_filter($kits, fn (int $kit): bool => false !== $this->database->fetchOne(
+            'SELECT 1 FROM movement m WHERE m.kit_id = ? AND m.id > ? AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)',
+            [$kit, max($moved)],
+        )));
+    }
+
+    /** Whether a change is about where a kit stands in its life. */
+    public function isLife(StepChange $change): bool
+    {
+        return Change::Update === $change->what && [] === array_diff_key($change->was, self::LIFE);
+    }
+
     public function need(StepChange $change, PutBack $back): void
     {
         match ($change->what) {
@@ -108,7 +133,7 @@ final readonly class RestoreKits
         }
         $name = (string) $kit['name'];
         $isSame = StepChange::holds($change->became, $kit);
-        $isLife = [] === array_diff_key($change->was, self::LIFE);
+        $isLife = $this->isLife($change);
         if (!$isSame) {
             if (!$isLife) {
                 throw StepRefused::changedSince('“'.$name.'”');

@@ -20,34 +20,34 @@ final readonly class RestoreLabels
     {
         if (Change::Insert === $change->what) {
             $this->rows->remove('label_wish', $change->row);
-        } elseif (Change::Delete === $change->what) {
+        } elseif (Change::Update === $change->what) {
+            $this->rows->put('label_wish', $change->row, $change->was);
+        } else {
             $this->again($change->was);
         }
     }
 
     /**
+     * Returns the labels that a step had wished for and that were printed since: they are no longer true after an undo.
+     *
      * @param list<StepChange> $changes
+     *
+     * @return list<array<string, int|string|null>>
      */
-    public function renew(array $changes): void
+    public function printedSince(array $changes): array
     {
-        $stood = [];
-        foreach ($changes as $change) {
-            if ('label_wish' === $change->table && Change::Insert === $change->what && !$this->wasStillThere($change, $changes)) {
-                $stood[] = $change->became;
-            }
-        }
-        array_walk($stood, $this->again(...));
+        $wishes = array_filter($changes, fn (StepChange $change): bool => 'label_wish' === $change->table && Change::Insert === $change->what && null === $this->rows->get('label_wish', $change->row));
+        $ownDeletes = array_map(static fn (StepChange $change): int => $change->row, array_filter($changes, static fn (StepChange $change): bool => 'label_wish' === $change->table && Change::Delete === $change->what));
+
+        return array_values(array_map(static fn (StepChange $change): array => $change->became, array_filter($wishes, static fn (StepChange $change): bool => !\in_array($change->row, $ownDeletes, true))));
     }
 
-    /** @param list<StepChange> $changes */
-    private function wasStillThere(StepChange $wish, array $changes): bool
-    {
-        return false === $this->database->fetchOne('SELECT 1 FROM step_change WHERE subject = ? AND row_id = ? AND what = ?', ['label_wish', $wish->row, Change::Delete->value])
-            || [] !== array_filter($changes, static fn (StepChange $change): bool => 'label_wish' === $change->table && $change->row === $wish->row && Change::Delete === $change->what);
-    }
-
-    /** @param array<string, int|string|null> $wish */
-    private function again(array $wish): void
+    /**
+     * Wishes for a label anew, where its thing or place is still there.
+     *
+     * @param array<string, int|string|null> $wish
+     */
+    public function again(array $wish): void
     {
         $exists = isset($wish['place_id'])
             ? false !== $this->database->fetchOne('SELECT 1 FROM place WHERE id = ? AND retired_at IS NULL', [$wish['place_id']])

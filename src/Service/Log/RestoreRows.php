@@ -38,15 +38,23 @@ final readonly class RestoreRows
         $this->entities->clear();
         $this->checkUnchanged($changes);
         $back = new PutBack();
+        $busy = $this->kits->goneOnSince($changes);
+        $printed = $this->labels->printedSince($changes);
         try {
             foreach (array_reverse($changes) as $change) {
-                $this->one($step, $change, $back);
+                if ('kit' !== $change->table || !\in_array($change->row, $busy, true) || !$this->kits->isLife($change)) {
+                    $this->one($step, $change, $back);
+                }
             }
         } catch (UniqueConstraintViolationException) {
             throw StepRefused::isGivenToAnother();
         }
         $this->stores->tell($changes, $back);
-        $this->labels->renew($changes);
+        $this->stores->checkSpots($changes);
+        array_walk($printed, $this->labels->again(...));
+        if ($back->isNothing() && \in_array('label_wish', array_map(static fn (StepChange $change): string => $change->table, $changes), true)) {
+            $back->asBefore('the list of labels to print');
+        }
 
         return $back;
     }

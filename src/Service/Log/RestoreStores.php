@@ -104,6 +104,29 @@ final readonly class RestoreStores
     }
 
     /**
+     * A front that comes back must not lie where another one is by now.
+     *
+     * @param list<StepChange> $changes
+     *
+     * @throws StepRefused if one does
+     */
+    public function checkSpots(array $changes): void
+    {
+        foreach (array_keys($this->rowsOf('place', $changes)) as $id) {
+            $clash = $this->database->fetchAssociative(
+                'SELECT p.address AS back, o.address AS there FROM place p JOIN place o ON o.unit_id = p.unit_id AND o.id <> p.id AND o.retired_at IS NULL
+                    AND o.front_x < p.front_x + p.front_width AND p.front_x < o.front_x + o.front_width
+                    AND o.front_y < p.front_y + p.front_height AND p.front_y < o.front_y + o.front_height
+                 WHERE p.id = ? AND p.retired_at IS NULL',
+                [$id],
+            );
+            if (false !== $clash) {
+                throw StepRefused::wouldOverlap((string) $clash['back'], (string) $clash['there']);
+            }
+        }
+    }
+
+    /**
      * Says of places and units what became of them, once each, and finds them and what lives in them by their old names again.
      *
      * @param list<StepChange> $changes
@@ -116,11 +139,12 @@ final readonly class RestoreStores
             $unit = $this->rows->get('unit', $id);
             if (null !== $unit && [] !== array_diff_key($columns, ['walk' => true])) {
                 isset($columns['letters']) ? $back->placeBack('unit '.$unit['letters']) : $back->asBefore('unit '.$unit['letters']);
+                array_map($this->index->place(...), $this->entities->getRepository(Place::class)->findBy(['unit' => $id, 'retiredAt' => null]));
             }
         }
         foreach ($this->rowsOf('place', $changes) as $id => $columns) {
             $place = $this->entities->find(Place::class, $id);
-            if (null === $place || null !== $place->retiredAt) {
+            if (true !== $place?->isStorageInUse()) {
                 continue;
             }
             $this->tellPlace($place, $columns, $back);
