@@ -35,7 +35,7 @@ final class UndoTest extends RoomTestCase
     /**
      * Steps, each with what has to happen before it.
      *
-     * @return iterable<string, array{0: \Closure(self): array{string, array<string, mixed>}, 1?: \Closure(self): void}>
+     * @return iterable<string, array{0: \Closure(self): array{string, array<string, mixed>}, 1?: \Closure(self): mixed}>
      */
     public static function steps(): iterable
     {

@@ -23,11 +23,11 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface, Equa
     public ?\DateTimeImmutable $leftAt = null;
 
     /** Counted up to end all sessions. */
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => 0])]
     public int $signIns = 0;
 
     public function __construct(
-        #[ORM\Column(length: 60)]
+        #[ORM\Column(length: 60, options: ['collation' => 'NOCASE'])]
         public string $login,
         #[ORM\Column(length: 120)]
         public string $name,

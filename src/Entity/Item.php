@@ -11,12 +11,15 @@ use Lottel\Core\Storage\Thing;
 use Lottel\Core\Upkeep\Hazard;
 
 #[ORM\Entity]
+#[ORM\Index(name: 'item_home', columns: ['home_id'])]
+#[ORM\Index(name: 'item_name', columns: ['name'])]
+#[ORM\Index(name: 'item_themes', columns: ['themes'])]
 class Item
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
-    #[ORM\Column(length: 120)]
+    #[ORM\Column(length: 120, options: ['default' => ''])]
     public string $maker = '';
 
     /** @var list<string> */
@@ -26,13 +29,13 @@ class Item
     #[ORM\Column(length: 7, nullable: true)]
     public ?string $colour = null;
 
-    #[ORM\Column(length: 60)]
+    #[ORM\Column(length: 60, options: ['default' => ''])]
     public string $colourName = '';
 
-    #[ORM\Column(type: 'text')]
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
     public string $sentiments = '';
 
-    #[ORM\Column(type: 'text')]
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
     public string $note = '';
 
     /** @var list<string> */
@@ -52,17 +55,17 @@ class Item
     #[ORM\Column(nullable: true)]
     public ?int $grams = null;
 
-    #[ORM\Column(length: 120)]
+    #[ORM\Column(length: 120, options: ['default' => ''])]
     public string $collection = '';
 
-    #[ORM\Column(length: 10)]
+    #[ORM\Column(length: 10, options: ['default' => ''])]
     public string $season = '';
 
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => false])]
     public bool $isMulticolour = false;
 
     /** @var array<string, string> what is known of its kind alone, by field */
-    #[ORM\Column(type: 'json')]
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $details = [];
 
     #[ORM\Column(length: 40, nullable: true)]

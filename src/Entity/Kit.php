@@ -11,6 +11,8 @@ use Lottel\Core\Kit\RefusedStep;
 use Lottel\Core\Kit\Stage;
 
 #[ORM\Entity]
+#[ORM\UniqueConstraint(name: 'kit_tray', columns: ['tray_id'])]
+#[ORM\Index(name: 'kit_stage', columns: ['stage'])]
 class Kit
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -19,19 +21,19 @@ class Kit
     #[ORM\ManyToOne]
     public ?Place $tray = null;
 
-    #[ORM\Column(length: 200)]
+    #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $makes = '';
 
     #[ORM\Column(type: 'date_immutable', nullable: true)]
     public ?\DateTimeImmutable $dueOn = null;
 
-    #[ORM\Column(length: 120)]
+    #[ORM\Column(length: 120, options: ['default' => ''])]
     public string $forWhom = '';
 
-    #[ORM\Column(length: 120)]
+    #[ORM\Column(length: 120, options: ['default' => ''])]
     public string $occasion = '';
 
-    #[ORM\Column(type: 'text')]
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
     public string $note = '';
 
     #[ORM\Column(length: 10)]

@@ -9,15 +9,17 @@ use Lottel\Core\Kit\NeedState;
 
 /** A line of a kit's list. Quantities as the item's tracking counts. */
 #[ORM\Entity]
+#[ORM\Index(name: 'need_item', columns: ['item_id'])]
+#[ORM\Index(name: 'need_instead_of', columns: ['instead_of_id'])]
 class Need
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
-    #[ORM\ManyToOne]
+    #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
     public ?Need $insteadOf = null;
 
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => 0])]
     public int $taken = 0;
 
     #[ORM\Column(length: 10)]

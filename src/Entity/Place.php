@@ -17,6 +17,8 @@ use Lottel\Core\Storage\PlaceRule;
 
 /** Anything that a thing can be in: storage, a tray, the heap of what is not filed, or outside. Lengths in ticks. */
 #[ORM\Entity]
+#[ORM\Index(name: 'place_unit', columns: ['unit_id'])]
+#[ORM\Index(name: 'place_parent', columns: ['parent_id'])]
 class Place
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -37,26 +39,26 @@ class Place
     #[ORM\Column(nullable: true)]
     public ?int $frontHeight = null;
 
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => 0])]
     public int $layer = 0;
 
-    #[ORM\Column(length: 60)]
+    #[ORM\Column(length: 60, options: ['default' => 'name'])]
     public string $scheme = 'name';
 
     #[ORM\Column(length: 20, nullable: true)]
     public ?Kind $saysKind = null;
 
-    #[ORM\Column(length: 120)]
+    #[ORM\Column(length: 120, options: ['default' => ''])]
     public string $saysMaker = '';
 
-    #[ORM\Column(length: 120)]
+    #[ORM\Column(length: 120, options: ['default' => ''])]
     public string $saysTheme = '';
 
-    #[ORM\Column(length: 20)]
+    #[ORM\Column(length: 20, options: ['default' => ''])]
     public string $saysColour = '';
 
     /** @var list<string> kinds that belong here, too; new things are taken to be of the first one */
-    #[ORM\Column(type: 'json')]
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
     public array $alsoKinds = [];
 
     #[ORM\Column(nullable: true)]
@@ -85,13 +87,13 @@ class Place
     public ?int $mostGrams = null;
 
     /** Share that is kept free, in percent. */
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => 20])]
     public int $roomToGrow = 20;
 
-    #[ORM\Column(length: 10)]
+    #[ORM\Column(length: 10, options: ['default' => ''])]
     public string $season = '';
 
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => false])]
     public bool $isChildSafe = false;
 
     /** For a basket of new things: after so many uses a thing is to be filed elsewhere. */

@@ -15,7 +15,7 @@ class Room
     public ?int $id = null;
 
     /** @var array<string, mixed> what RoomLayout keeps */
-    #[ORM\Column(type: 'json')]
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $plan = [];
 
     public function __construct(

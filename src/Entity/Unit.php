@@ -10,12 +10,13 @@ use Lottel\Core\Storage\UnitTemplate;
 
 /** A piece of furniture. Lengths in ticks. */
 #[ORM\Entity]
+#[ORM\Index(name: 'unit_room', columns: ['room_id'])]
 class Unit
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
-    #[ORM\Column(length: 300)]
+    #[ORM\Column(length: 300, options: ['default' => ''])]
     public string $caution = '';
 
     /** In millimetres from the room's left upper corner, null while it has no spot on the floor plan. */
@@ -25,7 +26,7 @@ class Unit
     #[ORM\Column(nullable: true)]
     public ?int $planY = null;
 
-    #[ORM\Column]
+    #[ORM\Column(options: ['default' => 0])]
     public int $turn = 0;
 
     public function __construct(
