@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use Doctrine\ORM\Tools\SchemaValidator;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** A room of each earlier version comes along with its log, its photos and its audit. */
+final class MigrationTest extends OwnFileTestCase
+{
+    public function testTheSchemaIsInSync(): void
+    {
+        self::assertSame([], (new SchemaValidator($this->entities()))->validateMapping());
+        $update = (new SchemaValidator($this->entities()))->getUpdateSchemaList();
+        self::assertSame(['DROP TABLE doctrine_migration_versions'], $update, 'nothing to create, change or drop; the migrations’ own table is filtered by the command');
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function versions(): iterable
+    {
+        yield 'the first' => [1];
+        yield 'the second' => [2];
+    }
+
+    #[DataProvider('versions')]
+    public function testAnOldRoomComesAlong(int $version): void
+    {
+        $this->moveInto($version);
+        $log = $this->rows('SELECT * FROM movement ORDER BY id');
+        $balances = $this->rows('SELECT * FROM balance ORDER BY item_id, place_id');
+        $items = $this->rows('SELECT id, name, home_id FROM item ORDER BY id');
+
+        $this->console('doctrine:migrations:migrate');
+        $again = $this->console('doctrine:migrations:migrate', '--allow-no-migration');
+        self::assertStringContainsString('Already at the latest version', $again);
+        self::assertSame([], json_decode($this->console('lottel:audit'), true)['differences']);
+        $this->console('doctrine:schema:validate');
+        self::assertSame($log, $this->rows('SELECT * FROM movement ORDER BY id'));
+        self::assertSame($balances, $this->rows('SELECT * FROM balance ORDER BY item_id, place_id'));
+        self::assertSame($items, $this->rows('SELECT id, name, home_id FROM item ORDER BY id'));
+        self::assertSame('1', (string) $this->rows("SELECT count(*) AS n FROM place WHERE address = 'counted'")[0]['n']);
+        self::assertSame([], $this->rows('SELECT id FROM item WHERE since IS NULL AND id IN (SELECT item_id FROM movement)'));
+        self::assertNotNull($this->rows("SELECT used_at FROM item WHERE name = 'Tern and tide'")[0]['used_at']);
+    }
+
+    #[DataProvider('versions')]
+    public function testInAnOldRoomOneWorksOn(int $version): void
+    {
+        $this->moveInto($version);
+        $this->console('doctrine:migrations:migrate');
+        $this->openRoom();
+        $this->signIn('olive');
+        foreach (['/plan', '/stores', '/stores/places/C2', '/log', '/upkeep', '/find?q=terns', '/find?q=12x12', '/stores/queue', '/stores/labels'] as $path) {
+            $this->get($path);
+            $this->assertCode(200, $path);
+        }
+        $this->get('/find?q=12x12');
+        self::assertStringContainsString('Buoy card 12 x 12', $this->text(), 'sizes are found however they are written');
+        $pull = (int) $this->database()->fetchOne("SELECT max(m.id) FROM movement m JOIN item i ON i.id = m.item_id WHERE i.name = 'Tern and tide' AND m.reason = 'pull'");
+        $this->postAndFollow("/log/{$pull}/reverse");
+        self::assertStringContainsString('Tern and tide is back in C1 and open on the list again', $this->text());
+        self::assertSame('open', $this->database()->fetchOne("SELECT n.state FROM need n JOIN item i ON i.id = n.item_id WHERE i.name = 'Tern and tide'"));
+        $made = (int) $this->database()->fetchOne("SELECT max(id) FROM movement WHERE reason = 'make'");
+        $this->postAndFollow("/log/{$made}/reverse");
+        self::assertStringContainsString('not in the room any more', $this->text());
+        if (2 === $version) {
+            $this->get('/items/'.$this->database()->fetchOne('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');
+            $this->assertCode(200);
+            $this->get('/find');
+            self::assertStringContainsString('sea', $this->text(), 'kept searches come along');
+        }
+    }
+
+    private function moveInto(int $version): void
+    {
+        mkdir($this->data.'/photos', 0o700, true);
+        $this->console('doctrine:migrations:migrate', 'App\Migrations\Version2026112500000'.$version);
+        $room = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $room->exec('PRAGMA foreign_keys = OFF; BEGIN; '.file_get_contents(__DIR__."/fixtures/room-version-{$version}.sql").' COMMIT;');
+        self::assertSame([], $room->query('PRAGMA foreign_key_check')?->fetchAll());
+        $picture = imagecreatetruecolor(40, 30);
+        imagejpeg($picture, $this->data.'/photos/00112233445566778899aabbccddeeff.jpg');
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function rows(string $sql): array
+    {
+        $rows = (new \PDO('sqlite:'.$this->data.'/room.sqlite'))->query($sql);
+
+        return false === $rows ? [] : array_values($rows->fetchAll(\PDO::FETCH_ASSOC));
+    }
+}

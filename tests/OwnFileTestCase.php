@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Kernel;
+use DAMA\DoctrineTestBundle\Doctrine\DBAL\StaticDriver;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Process\Process;
+
+/** A room in a folder of its own, which nothing takes back after the test: for what happens to files. */
+abstract class OwnFileTestCase extends RoomTestCase
+{
+    protected string $data = '';
+    private string $usual = '';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->data = sys_get_temp_dir().'/lottel-room-'.bin2hex(random_bytes(6));
+        mkdir($this->data, 0o700, true);
+    }
+
+    protected function tearDown(): void
+    {
+        if ('' !== $this->usual) {
+            self::ensureKernelShutdown();
+            StaticDriver::setKeepStaticConnections(true);
+            $_ENV['LOTTEL_DATA'] = $_SERVER['LOTTEL_DATA'] = $this->usual;
+        }
+        (new Filesystem())->remove($this->data);
+        parent::tearDown();
+    }
+
+    protected function openRoom(): void
+    {
+        self::ensureKernelShutdown();
+        StaticDriver::setKeepStaticConnections(false);
+        $this->usual = (string) ($_SERVER['LOTTEL_DATA'] ?? '');
+        $_ENV['LOTTEL_DATA'] = $_SERVER['LOTTEL_DATA'] = $this->data;
+        self::$kernel = new Kernel('test', false);
+        self::$kernel->boot();
+        self::$booted = true;
+        $browser = self::getContainer()->get('test.client');
+        \assert($browser instanceof KernelBrowser);
+        $browser->setServerParameters(['HTTP_SEC_FETCH_SITE' => 'same-origin']);
+        $browser->disableReboot();
+        $this->browser = $browser;
+    }
+
+    protected function console(string ...$arguments): string
+    {
+        $process = $this->command(...$arguments);
+        $process->mustRun();
+
+        return $process->getOutput().$process->getErrorOutput();
+    }
+
+    protected function command(string ...$arguments): Process
+    {
+        return new Process(['php', 'bin/console', ...$arguments, '--no-interaction'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'x', 'LOTTEL_DATA' => $this->data], timeout: 120);
+    }
+}
