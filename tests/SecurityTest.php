@@ -4,9 +4,27 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Entity\Account;
+use App\Security\KnownBrowser;
+use App\Security\SameTimeForStrangers;
+use App\Security\SessionStore;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
+use Symfony\Component\BrowserKit\Cookie;
+use Symfony\Component\Console\Tester\CommandTester;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactory;
+use Symfony\Component\PasswordHasher\PasswordHasherInterface;
 use Symfony\Component\Routing\RouterInterface;
+use Symfony\Component\Security\Core\Exception\BadCredentialsException;
+use Symfony\Component\Security\Core\Exception\UserNotFoundException;
+use Symfony\Component\Security\Http\Authenticator\AuthenticatorInterface;
+use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
+use Symfony\Component\Security\Http\Authenticator\Passport\Credentials\PasswordCredentials;
+use Symfony\Component\Security\Http\Authenticator\Passport\Passport;
+use Symfony\Component\Security\Http\Event\LoginFailureEvent;
+use Symfony\Component\Uid\Uuid;
 
 final class SecurityTest extends RoomTestCase
 {
@@ -149,6 +167,208 @@ final class SecurityTest extends RoomTestCase
         $this->browser->restart();
         $this->browser->request('GET', '/find?q=a', [], [], ['HTTP_HX_REQUEST' => 'true']);
         self::assertSame('/sign-in', $this->browser->getResponse()->headers->get('HX-Redirect'));
+    }
+
+    public function testAPasswordInAnInterruptedFormIsNeverShownAndTypedAgain(): void
+    {
+        $this->furnish();
+        $this->browser->restart();
+        $this->signInWith('olive', 'olives-password');
+        $this->browser->getCookieJar()->expire('MOCKSESSID');
+        $this->post('/upkeep/people', ['name' => 'Wyn', 'login' => 'wyn', 'password' => 'wyns-secret-word']);
+        $this->browser->followRedirect();
+        $this->signInWith('olive', 'olives-password');
+        self::assertStringContainsString('Go on where you were', $this->text());
+        self::assertStringNotContainsString('wyns-secret-word', (string) $this->browser->getResponse()->getContent());
+        $this->browser->submit($this->browser->getCrawler()->filter('main form')->form(['password' => 'wyns-secret-word']));
+        $this->assertCode(303);
+        self::assertSame('Wyn', $this->account('wyn')->name);
+    }
+
+    public function testFormsOfStrangersAreNotKept(): void
+    {
+        $this->furnish();
+        $this->browser->restart();
+        $this->post('/kits', ['name' => str_repeat('x', 90_000)]);
+        $this->browser->followRedirect();
+        self::assertStringNotContainsString('What you had just sent is kept', $this->text());
+        $this->browser->getCookieJar()->set(new Cookie(KnownBrowser::COOKIE, '99999999999.'.str_repeat('0', 64)));
+        $this->post('/kits', ['name' => 'made up']);
+        $this->browser->followRedirect();
+        self::assertStringNotContainsString('What you had just sent is kept', $this->text(), 'a mark that was made up is none');
+    }
+
+    public function testAForgedHostLeadsNowhere(): void
+    {
+        $this->furnish();
+        $this->browser->request('GET', '/plan', [], [], ['HTTP_HOST' => 'elsewhere.example']);
+        $this->assertCode(400);
+        self::assertStringNotContainsString('Something in Lottel broke', $this->text());
+        foreach ($this->browser->getResponse()->headers->all() as $values) {
+            self::assertStringNotContainsString('elsewhere.example', implode(' ', $values));
+        }
+        foreach (['localhost', '127.0.0.1:8130', '[::1]:8130'] as $host) {
+            $this->browser->request('GET', '/sign-in', [], [], ['HTTP_HOST' => $host]);
+            self::assertLessThan(400, $this->code(), $host);
+        }
+    }
+
+    public function testTheThrottleForgetsWhatWasCountedByAClockThatWasWrong(): void
+    {
+        $this->furnish();
+        $this->browser->restart();
+        $this->database()->executeStatement("INSERT INTO sign_in_failure (subject, failures, since) VALUES ('olive|127.0.0.1', 99, ?)", [time() + 86_400]);
+        $this->signInWith('olive', 'olives-password');
+        self::assertStringContainsString('Kits', $this->text());
+    }
+
+    public function testALogInThatNobodyHasCostsAHashToo(): void
+    {
+        $hasher = new class implements PasswordHasherInterface {
+            public int $hashed = 0;
+
+            public function hash(#[\SensitiveParameter] string $plainPassword): string
+            {
+                ++$this->hashed;
+
+                return 'hash';
+            }
+
+            public function verify(string $hashedPassword, #[\SensitiveParameter] string $plainPassword): bool
+            {
+                return false;
+            }
+
+            public function needsRehash(string $hashedPassword): bool
+            {
+                return false;
+            }
+        };
+        $listener = new SameTimeForStrangers(new PasswordHasherFactory([Account::class => $hasher]));
+        $passport = new Passport(new UserBadge('nobody'), new PasswordCredentials('guess'));
+        $event = fn (\Exception $why): LoginFailureEvent => new LoginFailureEvent(new BadCredentialsException(previous: $why), $this->createStub(AuthenticatorInterface::class), new Request(), null, 'main', $passport);
+        $listener($event(new \RuntimeException('wrong password')));
+        self::assertSame(0, $hasher->hashed, 'a wrong password was hashed already');
+        $listener($event(new UserNotFoundException()));
+        self::assertSame(1, $hasher->hashed);
+    }
+
+    public function testAnotherPersonsRequestIdIsNotTakenAsDone(): void
+    {
+        $this->furnish();
+        $id = (string) Uuid::v7();
+        $this->post('/kits', ['name' => 'Olive’s kit'], $id);
+        $this->assertCode(303);
+        $this->signIn('hank');
+        $this->post('/kits', ['name' => 'Hank’s kit', '_form' => 'kit'], $id);
+        $this->assertCode(409);
+        self::assertStringContainsString('nothing was written', $this->text());
+        self::assertStringContainsString('Hank’s kit', (string) $this->browser->getResponse()->getContent(), 'what was typed is still there');
+        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
+        foreach (['00000000-0000-0000-0000-000000000000', 'ffffffff-ffff-ffff-ffff-ffffffffffff'] as $none) {
+            $this->post('/kits', ['name' => 'No id'], $none);
+            $this->assertCode(422);
+        }
+    }
+
+    public function testAPasswordIsChangedAndOtherSessionsEnd(): void
+    {
+        $this->furnish();
+        $this->browser->restart();
+        $this->signInWith('hank', 'hanks-password');
+        $jar = $this->browser->getCookieJar();
+        $other = $jar->get('MOCKSESSID');
+        self::assertNotNull($other);
+        $jar->expire('MOCKSESSID');
+        $this->signInWith('hank', 'hanks-password');
+        $page = $this->post('/upkeep/password', ['password_now' => 'wrong', 'password_new' => 'short', '_form' => 'password']);
+        $this->assertCode(422);
+        self::assertStringContainsString('This is not your password.', $this->text());
+        self::assertSame('', (string) $page->filter('#password-password_new')->attr('value'));
+        $this->postAndFollow('/upkeep/password', ['password_now' => 'hanks-password', 'password_new' => 'a new long one']);
+        self::assertStringContainsString('Your password is changed', $this->text(), 'this session goes on');
+        $this->get('/plan');
+        $this->assertCode(200);
+        $jar->set($other);
+        $this->get('/plan');
+        $this->assertCode(303, 'the other one has ended');
+        $jar->clear();
+        $this->signInWith('hank', 'hanks-password');
+        self::assertStringContainsString('do not fit together', $this->text());
+        $this->signInWith('hank', 'a new long one');
+        self::assertStringContainsString('Kits', $this->text());
+    }
+
+    public function testAPersonIsSignedOutEverywhereOrRemovedAndTheLogKeepsTheName(): void
+    {
+        $this->furnish();
+        [$item] = $this->putInto('C1', 'Tern');
+        $kit = $this->planKit('Terns', [[$item, 1]]);
+        $hank = (int) $this->account('hank')->id;
+        $this->browser->restart();
+        $this->signInWith('hank', 'hanks-password');
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $item)]]);
+        $session = $this->browser->getCookieJar()->get('MOCKSESSID');
+        self::assertNotNull($session);
+        $this->post("/upkeep/people/{$hank}/remove");
+        $this->assertCode(403);
+
+        $asOlive = function (string $path): void {
+            $this->browser->getCookieJar()->clear();
+            $this->signInWith('olive', 'olives-password');
+            $this->postAndFollow($path);
+        };
+        $asOlive("/upkeep/people/{$hank}/end-sessions");
+        $this->browser->getCookieJar()->clear();
+        $this->browser->getCookieJar()->set($session);
+        $this->get('/plan');
+        $this->assertCode(303);
+        $this->signInWith('hank', 'hanks-password');
+        self::assertStringContainsString('Kits', $this->text(), 'but may come in again');
+
+        $asOlive("/upkeep/people/{$hank}/remove");
+        $this->get('/log');
+        self::assertStringContainsString('Hank', $this->text());
+        $this->post("/upkeep/people/{$hank}/end-sessions");
+        $this->assertCode(404);
+        $this->post('/upkeep/people/'.$this->account('olive')->id.'/remove');
+        $this->assertCode(409, 'somebody has to look after the room');
+        $this->browser->getCookieJar()->clear();
+        foreach (['hank', '~'.$hank] as $login) {
+            $this->signInWith($login, 'hanks-password');
+            self::assertStringContainsString('do not fit together', $this->text());
+        }
+    }
+
+    public function testAPasswordIsResetByTheConsole(): void
+    {
+        $this->furnish();
+        $kernel = self::$kernel ?? throw new \LogicException();
+        $tester = new CommandTester((new Application($kernel))->find('lottel:reset-password'));
+        self::assertSame(2, $tester->execute(['login' => 'nobody']));
+        self::assertSame(0, $tester->execute(['login' => 'HANK']));
+        self::assertMatchesRegularExpression('/^The new password of Hank is: (\S{12})$/m', $tester->getDisplay());
+        $this->browser->restart();
+        $this->signInWith('hank', 'hanks-password');
+        self::assertStringContainsString('do not fit together', $this->text());
+        $this->signInWith('hank', substr(trim($tester->getDisplay()), -12));
+        self::assertStringContainsString('Kits', $this->text());
+    }
+
+    public function testASessionIsKeptWholeInTheDatabase(): void
+    {
+        $store = $this->service(SessionStore::class);
+        $store->open('', 'lottel');
+        self::assertTrue($store->write('one-session', "weird \0 bytes \xff and more"));
+        self::assertSame("weird \0 bytes \xff and more", $store->read('one-session'));
+        self::assertSame(0, (int) $this->database()->fetchOne("SELECT count(*) FROM session WHERE id = 'one-session'"), 'the id itself is not in the database');
+        $this->database()->executeStatement('UPDATE session SET ends_at = ends_at - 40000');
+        self::assertTrue($store->updateTimestamp('one-session', ''));
+        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM session WHERE ends_at > ?', [time() + 43_000]), 'it lives on while it is used');
+        $this->database()->executeStatement('UPDATE session SET ends_at = 1');
+        self::assertSame('', $store->read('one-session'), 'it ends by itself');
+        self::assertSame(1, $store->gc(1));
     }
 
     private function signInWith(string $login, string $password): void
