@@ -33,7 +33,7 @@ class LoggedMovement
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Account $account,
         #[ORM\ManyToOne]
-        public readonly ?LoggedMovement $reverses,
+        public readonly ?self $reverses,
         #[ORM\Column]
         public readonly int $quantity,
         #[ORM\Column]

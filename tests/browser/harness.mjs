@@ -32,7 +32,7 @@ function furnished() {
     const data = join(cache, `demo-${process.env.LOTTEL_TEST_RUN ?? process.pid}`);
     if (!existsSync(join(data, 'room.sqlite'))) {
         rmSync(cache, { recursive: true, force: true });
-        mkdirSync(join(data, 'sessions'), { recursive: true });
+        mkdirSync(data, { recursive: true });
         console_(data, 'cache:clear', '--quiet');
         console_(data, 'lottel:demo');
     }

@@ -17,6 +17,9 @@ final readonly class WeightFormat
         'lb' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND, 'lbs' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND, 'pounds' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND,
     ];
 
+    private const NUMBER = '(?:\d{1,4}\s+)?\d{1,2}/[1-9]\d?|\d{1,7}(?:[.,]\d{1,3})?';
+    private const VULGAR = ['¼' => ' 1/4', '½' => ' 1/2', '¾' => ' 3/4'];
+
     public function __construct(private LengthUnit $unit)
     {
     }
@@ -63,7 +66,8 @@ final readonly class WeightFormat
      */
     public function parse(string $text): int
     {
-        if (!preg_match('/^(?:(\d{1,6}(?:[.,]\d{1,3})?)\s*(lbs?|pounds)\s*)?(?:(\d{1,7}(?:[.,]\d{1,3})?)\s*([a-z]*))?$/iD', trim($text), $m) || '' === trim($text)) {
+        $plain = trim(strtr($text, self::VULGAR));
+        if ('' === $plain || !preg_match('#^(?:('.self::NUMBER.')\s*(lbs?|pounds)\s*)?(?:('.self::NUMBER.')\s*([a-z]*))?$#iD', $plain, $m)) {
             throw InvalidWeight::notReadable($text);
         }
         $grams = '' === ($m[1] ?? '') ? 0.0 : self::number($m[1]) * self::GRAMS['lb'];
@@ -79,8 +83,12 @@ final readonly class WeightFormat
         return $whole;
     }
 
-    private static function number(string $digits): float
+    private static function number(string $text): float
     {
-        return (float) str_replace(',', '.', $digits);
+        if (preg_match('#^(?:(\d+)\s+)?(\d+)/(\d+)$#D', $text, $m)) {
+            return (int) $m[1] + (int) $m[2] / max(1, (int) $m[3]);
+        }
+
+        return (float) str_replace(',', '.', $text);
     }
 }

@@ -23,6 +23,39 @@ final class QuantityTextTest extends TestCase
         self::assertSame(['full', '¾ full', '⅛ full', '0 full'], array_map(static fn (int $eighths): string => $text->print($eighths, Tracking::Level), [8, 6, 1, 0]));
     }
 
+    public function testReadsLengthsAndLevelsAsPeopleSayThem(): void
+    {
+        $text = new QuantityText(LengthUnit::Inch);
+        foreach (['5 m' => 5000 * 320, '10 yd' => 360 * 8128, '2 1/2 yd' => 90 * 8128, '3 ft' => 36 * 8128, "3' 6\"" => 42 * 8128, '2 ft 3 in' => 27 * 8128, '1 yard' => 36 * 8128, '12' => 12 * 8128, '12.5 cm' => 125 * 320] as $typed => $ticks) {
+            self::assertSame($ticks, $text->parse((string) $typed, Tracking::Length), (string) $typed);
+        }
+        foreach (['full' => 8, 'half' => 4, 'Half full' => 4, '1/2' => 4, '½' => 4, '3/4' => 6, '¾ full' => 6, '7/8' => 7, '5' => 5, 'a quarter' => 2] as $typed => $eighths) {
+            self::assertSame($eighths, $text->parse((string) $typed, Tracking::Level), (string) $typed);
+        }
+        foreach (['9', '0', '5/4', '1/3', 'nearly', '', '-1'] as $none) {
+            try {
+                $text->parse($none, Tracking::Level);
+                self::fail('Taken: '.$none);
+            } catch (RefusedMovement $refused) {
+                self::assertStringContainsString('full', $refused->getMessage());
+            }
+        }
+        self::assertSame([Tracking::Length, Tracking::Length, Tracking::Level, Tracking::Level, null, null], array_map($text->tells(...), ['5 m', '2 1/2 yd', 'half', '3/4', '12', 'many']));
+    }
+
+    public function testWhatAFieldShowsIsReadAsTheSameAgain(): void
+    {
+        mt_srand(11);
+        foreach ([LengthUnit::Inch, LengthUnit::Millimetre] as $unit) {
+            $text = new QuantityText($unit);
+            for ($i = 0; $i < 400; ++$i) {
+                $tracking = [Tracking::Count, Tracking::Length, Tracking::Level][$i % 3];
+                $quantity = Tracking::Level === $tracking ? mt_rand(1, 8) : mt_rand(1, 9_000_000);
+                self::assertSame($quantity, $text->parse($text->field($quantity, $tracking), $tracking));
+            }
+        }
+    }
+
     public function testRefusesWhatIsNoQuantity(): void
     {
         $text = new QuantityText(LengthUnit::Inch);
