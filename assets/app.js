@@ -270,8 +270,9 @@
         const row = event.target.closest && event.target.closest('.numbers tr[data-unit]');
         const unit = row && document.querySelector(`.fp-unit[data-unit="${row.dataset.unit}"]`);
         if (!unit) return;
-        const mm = Number(unit.closest('.floor-plan').dataset.unitMm);
-        const [x, y] = ['x[]', 'y[]'].map((name) => (Number.parseFloat(row.querySelector(`[name="${name}"]`).value) || 0) * mm);
+        const bare = Number(unit.closest('.floor-plan').dataset.unitMm);
+        const inMm = (text) => (Number.parseFloat(text) || 0) * ({ mm: 1, cm: 10, in: 25.4 }[/(mm|cm|in)\s*$/.exec(text)?.[1]] ?? bare);
+        const [x, y] = ['x[]', 'y[]'].map((name) => Math.round(inMm(row.querySelector(`[name="${name}"]`).value)));
         unit.setAttribute('transform', `translate(${x} ${y})`);
         if (event.target.name === 'turn[]') turnUnit(unit, Number(event.target.value));
     });

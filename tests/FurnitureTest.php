@@ -232,10 +232,10 @@ final class FurnitureTest extends RoomTestCase
         $this->postAndFollow('/stores/new-unit', ['template' => 'chest', 'letters' => 'E', 'rows' => '2']);
         $ids = $this->database()->fetchAllKeyValue('SELECT letters, id FROM unit');
         $room = (int) $this->database()->fetchOne('SELECT id FROM room');
-        $fields = ['unit' => [$ids['C'], $ids['D'], $ids['E']], 'x' => ['0', '4000', '500'], 'y' => ['0', '0', '0'], 'turn' => ['0', '0', '0'], 'room_width' => '5 m', 'room_depth' => '4 m', 'door_at' => '10 mm', 'door_width' => '800 mm', 'fixture' => ['bench', ''], 'fixture_x' => ['2000', ''], 'fixture_y' => ['1500', ''], 'fixture_width' => ['1000', ''], 'fixture_depth' => ['600', '']];
+        $fields = ['unit' => [$ids['C'], $ids['D'], $ids['E']], 'x' => ['0', '4000 mm', '500 mm'], 'y' => ['0', '0', '0'], 'turn' => ['0', '0', '0'], 'room_width' => '5 m', 'room_depth' => '4 m', 'door_at' => '10 mm', 'door_width' => '800 mm', 'fixture' => ['bench', ''], 'fixture_x' => ['2 m', ''], 'fixture_y' => ['1500 mm', ''], 'fixture_width' => ['100 cm', ''], 'fixture_depth' => ['600 mm', '']];
         $this->postAndFollow("/stores/plan/{$room}", $fields);
         self::assertSame(['C', 'E', 'D'], $this->database()->fetchFirstColumn('SELECT letters FROM unit ORDER BY walk'), 'the two that stand side by side follow each other');
-        foreach ([['x' => ['0', '100', '500']], ['x' => ['0', '4900', '500']], ['x' => ['0', '-5', '500']], ['x' => ['0', 'far', '500']], ['turn' => ['0', '45', '0']], ['room_width' => '1 mm'], ['door_at' => '4.9 m']] as $wrong) {
+        foreach ([['x' => ['0', '100 mm', '500 mm']], ['x' => ['0', '4900 mm', '500 mm']], ['x' => ['0', '-5', '500 mm']], ['x' => ['0', 'far', '500 mm']], ['x' => ['0', '4000', '500 mm']], ['turn' => ['0', '45', '0']], ['room_width' => '1 mm'], ['door_at' => '4.9 m']] as $wrong) {
             $this->post("/stores/plan/{$room}", $wrong + $fields + ['_form' => 'plan']);
             $this->assertCode(422, (string) json_encode($wrong));
             self::assertEqualsCanonicalizing(($wrong + $fields)['x'], $this->browser->getCrawler()->filter('input[name="x[]"]')->each(static fn ($field): string => (string) $field->attr('value')), 'nothing typed is lost');

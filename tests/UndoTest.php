@@ -387,6 +387,6 @@ final class UndoTest extends RoomTestCase
         $room = (int) $this->database()->fetchOne('SELECT id FROM room');
         $unit = (int) $this->database()->fetchOne('SELECT id FROM unit');
 
-        return ["/stores/plan/{$room}", ['unit' => [$unit], 'x' => ['700'], 'y' => ['900'], 'turn' => ['90'], 'room_width' => '5 m', 'room_depth' => '4 m', 'door_at' => '10 mm', 'door_width' => '800 mm']];
+        return ["/stores/plan/{$room}", ['unit' => [$unit], 'x' => ['700 mm'], 'y' => ['36'], 'turn' => ['90'], 'room_width' => '5 m', 'room_depth' => '4 m', 'door_at' => '10 mm', 'door_width' => '800 mm']];
     }
 }

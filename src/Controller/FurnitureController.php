@@ -22,7 +22,6 @@ use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\Length;
-use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Storage\Address;
 use Lottel\Core\Storage\Division;
 use Lottel\Core\Storage\InvalidAddress;
@@ -384,15 +383,11 @@ final class FurnitureController extends Page
         return $spots;
     }
 
-    /** Reads whole millimetres, or a length with its unit to the nearest of them; -1 where it is neither. */
+    /** Reads a length, a bare number as the room measures, to the nearest millimetre; -1 where it is none. */
     private function whole(string $text): int
     {
-        $plain = trim($text);
-        if (preg_match('/^[0-9]{1,6}$/D', $plain)) {
-            return (int) $plain;
-        }
         try {
-            return preg_match('/[0-9]/', $plain) ? intdiv(Length::parse($plain, LengthUnit::Millimetre)->ticks + intdiv(Length::TICKS_PER_MILLIMETRE, 2), Length::TICKS_PER_MILLIMETRE) : -1;
+            return preg_match('/[0-9]/', $text) ? intdiv(Length::parse(trim($text), $this->frame->measure())->ticks + intdiv(Length::TICKS_PER_MILLIMETRE, 2), Length::TICKS_PER_MILLIMETRE) : -1;
         } catch (InvalidLength) {
             return -1;
         }

@@ -109,7 +109,12 @@ final class PullController extends Page
         return $this->step($request, $id, function (Input $input, Step $step) use ($id, $pull): string {
             $need = $this->need($id, $input->id('need'));
             $other = $this->item($input->id('item'));
-            $quantity = $other->tracking->movesWhole() ? 1 : $need->quantity;
+            $quantity = match (true) {
+                $other->tracking->movesWhole() => 1,
+                $other->tracking === $need->item->tracking => max(1, $need->left()),
+                default => $input->quantity('quantity', $other->tracking),
+            };
+            $input->check();
             $pull->instead($step, $need, $other, $quantity);
 
             return \sprintf('%s instead of %s.', $other->name, $need->item->name);

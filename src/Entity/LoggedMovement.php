@@ -32,7 +32,7 @@ class LoggedMovement
         public readonly ?Kit $kit,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Account $account,
-        #[ORM\ManyToOne]
+        #[ORM\ManyToOne(targetEntity: self::class)]
         public readonly ?self $reverses,
         #[ORM\Column]
         public readonly int $quantity,

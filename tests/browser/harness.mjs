@@ -50,6 +50,15 @@ export class Room {
         return new Room(mkdtempSync(join(tmpdir(), 'lottel-room-')), false).start();
     }
 
+    // Served as people do, by bin/demo, which looks after the whole set-up at each start.
+    static async demoByItsCommand() {
+        const data = mkdtempSync(join(tmpdir(), 'lottel-room-'));
+        cpSync(furnished(), data, { recursive: true });
+        const room = new Room(data, true);
+        room.byCommand = true;
+        return room.start();
+    }
+
     constructor(data, isDemo) {
         this.data = data;
         this.isDemo = isDemo;
@@ -59,9 +68,10 @@ export class Room {
         this.port ??= await freePort();
         this.url = `http://127.0.0.1:${this.port}`;
         this.errors = '';
-        this.process = spawn('bin/serve', [this.data, String(this.port)], { cwd: root, detached: true, stdio: ['ignore', 'ignore', 'pipe'], env: { ...process.env, LOTTEL_DEMO: this.isDemo ? '1' : '0' } });
+        const [command, words] = this.byCommand ? ['bin/demo', ['--port', String(this.port)]] : ['bin/serve', [this.data, String(this.port)]];
+        this.process = spawn(command, words, { cwd: root, detached: true, stdio: ['ignore', 'ignore', 'pipe'], env: { ...process.env, LOTTEL_DEMO: this.isDemo ? '1' : '0', ...(this.byCommand ? { LOTTEL_DATA: this.data } : {}) } });
         this.process.stderr.on('data', (chunk) => { this.errors += chunk; });
-        for (let tries = 0; tries < 150; tries++) {
+        for (let tries = 0; tries < 600; tries++) {
             try {
                 if ((await fetch(`${this.url}/sign-in`, { redirect: 'manual' })).status < 500) return this;
             } catch { /* not yet */ }

@@ -3,7 +3,7 @@ import { after, before, test } from 'node:test';
 import { Room, audit } from './harness.mjs';
 
 let room;
-before(async () => { room = await Room.demo(); });
+before(async () => { room = await Room.demoByItsCommand(); });
 after(() => room?.close());
 
 const ORIGIN = { 'Sec-Fetch-Site': 'same-origin', 'Content-Type': 'application/x-www-form-urlencoded' };

@@ -98,8 +98,8 @@ test('units are dragged, moved by key and by number, and turned', { timeout: 120
     assert.equal(moved[0], dragged[0] + 40);
     await ada.getByText('By numbers').click();
     const row = ada.locator('tr', { hasText: 'K · cupboard' });
-    assert.equal(await row.locator('[name="x[]"]').inputValue(), String(moved[0]), 'the numbers follow');
-    await row.locator('[name="x[]"]').fill('1500');
+    assert.equal(await row.locator('[name="x[]"]').inputValue(), `${(moved[0] / 25.4).toFixed(2)} in`, 'the numbers follow');
+    await row.locator('[name="x[]"]').fill('1500 mm');
     assert.equal((await spot())[0], 1500, 'and are followed');
     await unit.focus();
     await ada.keyboard.press('r');
@@ -135,7 +135,7 @@ test('forty new things are pasted, get homes, and one is found by a misspelt sen
     await ada.selectOption('#several-kind', 'stamp set');
     await ada.fill('#several-to', 'C7');
     await press(ada, () => ada.getByRole('button', { name: 'Change them' }).click());
-    assert.match(await ada.locator('.said').innerText(), /40 things changed, and they live in C7 now/);
+    assert.match(await ada.locator('.said').innerText(), /40 things are changed, and at home in C7 now/);
 
     await ada.goto('/find?q=Regatta+piece+17');
     await press(ada, () => ada.locator('main .row .name a').first().click());
