@@ -281,8 +281,9 @@ final class TruthTest extends RoomTestCase
         $this->get('/stores/places/C5');
         self::assertStringContainsString('a guess: nobody has measured these things', $this->text());
         preg_match('/load([\d.]+) (lb|oz)/', $this->text(), $m);
-        self::assertCount(3, $m, 'its load is said');
-        self::assertLessThan(10 * 16, (float) $m[1] * ('lb' === $m[2] ? 16 : 1), 'forty lines of small things are no sack of stones');
+        [, $size, $unit] = $m + ['', '', ''];
+        self::assertGreaterThan(0, (float) $size, 'its load is said');
+        self::assertLessThan(10 * 16, (float) $size * ('lb' === $unit ? 16 : 1), 'forty lines of small things are no sack of stones');
         $this->postAndFollow("/items/{$this->card->id}/edit", ['name' => 'Petrel card', 'kind' => 'paper', 'tracking' => 'count', 'themes' => '', 'colour' => '', 'width' => '8 1/2', 'height' => '11', 'depth' => '1/32', 'grams' => '1/2 oz']);
         $this->get('/stores/places/C2');
         self::assertStringNotContainsString('a guess', $this->text(), 'this one has been measured');
@@ -301,7 +302,7 @@ final class TruthTest extends RoomTestCase
         $page = $this->postAndFollow('/upkeep/room', ['room' => 'Loft by the sea', 'measure' => 'mm', 'time_zone' => 'Asia/Tokyo']);
         self::assertStringContainsString('Loft by the sea', $page->filter('.brand')->text());
         $this->get("/items/{$this->card->id}");
-        self::assertStringContainsString('215.9 mm × 279.4 mm', $this->text());
+        self::assertStringContainsString('215.9 × 279.4', $this->text());
         self::assertStringContainsString('14 g', $this->text());
         $at = new \DateTimeImmutable((string) $this->database()->fetchOne('SELECT max(at) FROM movement'), new \DateTimeZone('UTC'));
         self::assertStringContainsString($at->setTimezone(new \DateTimeZone('Asia/Tokyo'))->format('j M, G:i'), $this->text());

@@ -34,6 +34,7 @@ final class LottelExtension extends AbstractExtension
             new TwigFilter('qty', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->print((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('qty_field', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->field((int) $quantity, Tracking::from($tracking))),
             new TwigFilter('measured', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
+            new TwigFilter('sides', fn (array $ticks): string => $this->frame->lengths()->sides(...array_map(static fn (mixed $side): Length => Length::ofTicks(is_numeric($side) ? (int) $side : 0), array_filter(array_values($ticks))))),
             new TwigFilter('length_field', fn (int|string $ticks): string => $this->frame->lengths()->exact(Length::ofTicks((int) $ticks))),
             new TwigFilter('weight', fn (int|float|string $grams): string => $this->frame->weights()->print((float) $grams)),
             new TwigFilter('weight_field', fn (int|string|null $grams): string => null === $grams ? '' : $this->frame->weights()->field((int) $grams)),

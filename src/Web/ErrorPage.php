@@ -25,6 +25,7 @@ use Twig\Environment;
 final readonly class ErrorPage
 {
     private const SHOWN_CHARACTERS = 4000;
+    private const NOT_TYPED = ['quick', 'back', 'on', 'now', 'need', 'item', 'kit', 'step', 'cared'];
 
     public function __construct(private Environment $twig)
     {
@@ -71,7 +72,7 @@ final readonly class ErrorPage
         }
         $typed = array_filter(
             UnfinishedForm::flattened($request->request->all()),
-            static fn (string $value, string $name): bool => '' !== trim($value) && '_' !== $name[0] && !UnfinishedForm::isSecret($name),
+            static fn (string $value, string $name): bool => '' !== trim($value) && '_' !== $name[0] && !\in_array($name, self::NOT_TYPED, true) && !UnfinishedForm::isSecret($name),
             \ARRAY_FILTER_USE_BOTH,
         );
 

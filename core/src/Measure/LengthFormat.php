@@ -24,6 +24,14 @@ final readonly class LengthFormat
         return LengthUnit::Inch === $this->unit ? $this->inInches($length) : $this->number($length).' mm';
     }
 
+    /** Returns sides that belong together, such as `4¼ × 5½ in`, with `about` before them where one is not exactly so. */
+    public function sides(Length ...$sides): string
+    {
+        $isExact = LengthUnit::Millimetre === $this->unit || [] === array_filter($sides, static fn (Length $side): bool => 0 !== $side->ticks % self::TICKS_PER_SIXTEENTH);
+
+        return ($isExact ? '' : 'about ').implode(' × ', array_map($this->number(...), $sides)).' '.$this->unit->value;
+    }
+
     /**
      * Returns the length as it can be typed again without loss: in inches to the 1/64 where that is exact, else in
      * millimetres, to the hundredth or to the tick.

@@ -74,6 +74,8 @@ final class LengthTest extends TestCase
         $inches = new LengthFormat(LengthUnit::Inch);
         self::assertSame('4¼ in', $inches->full(Length::ofInches(17, 4)));
         self::assertSame('3 1/16 in', $inches->full(Length::ofInches(49, 16)));
+        self::assertSame('4¼ × 5½ in', $inches->sides(Length::ofInches(17, 4), Length::ofInches(11, 2)));
+        self::assertSame('about 8¼ × 11 11/16 in', $inches->sides(Length::ofTenthMillimetres(2100), Length::ofTenthMillimetres(2970)));
         self::assertSame('8¼ in, a little over', $inches->full(Length::ofTenthMillimetres(2100)), '210 mm is 8.2677 in, a little over 8 1/4');
         self::assertSame('11 11/16 in, a little over', $inches->full(Length::ofTenthMillimetres(2970)), '297 mm is 11.6929 in');
         self::assertSame('4 1/8 in, a little over', str_replace('⅛', ' 1/8', $inches->full(Length::ofTenthMillimetres(1050))), '105 mm is 4.1339 in');
