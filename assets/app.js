@@ -400,6 +400,14 @@
         }
     }, true);
 
+    // When the last care is ticked, the next thing to do is the big button: space must not take the tick away again.
+    document.addEventListener('change', (event) => {
+        const cares = event.target.closest && event.target.closest('#home .cares');
+        if (!cares || [...cares.querySelectorAll('[name="cared[]"]')].some((tick) => !tick.checked)) return;
+        const next = document.querySelector('main [data-key="space"]');
+        if (next) next.focus({ preventScroll: true });
+    });
+
     // One set of ticks serves both the single things and “all are home”.
     document.addEventListener('submit', (event) => {
         const form = event.target;

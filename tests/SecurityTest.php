@@ -246,7 +246,7 @@ final class SecurityTest extends RoomTestCase
         };
         $listener = new SameTimeForStrangers(new PasswordHasherFactory([Account::class => $hasher]));
         $passport = new Passport(new UserBadge('nobody'), new PasswordCredentials('guess'));
-        $event = fn (\Exception $why): LoginFailureEvent => new LoginFailureEvent(new BadCredentialsException(previous: $why), self::createStub(AuthenticatorInterface::class), new Request(), null, 'main', $passport);
+        $event = static fn (\Exception $why): LoginFailureEvent => new LoginFailureEvent(new BadCredentialsException(previous: $why), self::createStub(AuthenticatorInterface::class), new Request(), null, 'main', $passport);
         $listener($event(new \RuntimeException('wrong password')));
         self::assertSame(0, $hasher->hashed, 'a wrong password was hashed already');
         $listener($event(new UserNotFoundException()));

@@ -85,6 +85,20 @@ test('an open round follows what the other device does, and waits while somethin
     assert.deepEqual(ben.complaints, []);
 });
 
+test('after the last care is ticked, space brings the thing home', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    const kit = await startKit(ada, 'One stamp set', [['eider family', null]]);
+    await press(ada, () => ada.keyboard.press('Space'));
+    await press(ada, () => ada.keyboard.press('Space'));
+    await press(ada, () => ada.getByRole('button', { name: /send the rest home/ }).click());
+    await ada.locator('#home [name="cared[]"]').check();
+    await press(ada, () => ada.keyboard.press('Space'));
+    assert.match(await ada.locator('main').innerText(), /The tray is empty/);
+    await press(ada, () => ada.keyboard.press('Space'));
+    assert.match(await ada.locator('.said').innerText(), /is closed\. Everything is back where it belongs/);
+    assert.match(ada.url(), new RegExp(`${kit}\\?`));
+});
+
 test('a colour is chosen from the chips by touch and by keyboard', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/find');
