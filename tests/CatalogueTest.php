@@ -209,7 +209,7 @@ final class CatalogueTest extends RoomTestCase
     public function testThingsWithoutAHomeAreProposedOne(): void
     {
         $this->furnish();
-        $this->place('C4')->saysKind = \Lottel\Core\Storage\Kind::Other;
+        $this->place('C4')->saysKind = \Lottel\Core\Catalogue\Kind::Other;
         $this->place('C4')->saysMaker = 'Oddling';
         $this->entities()->flush();
         $this->putInto('C4', 'Shells; Oddling', 'Pearls; Oddling', 'Corks; Oddling');
@@ -270,7 +270,7 @@ final class CatalogueTest extends RoomTestCase
     public function testSeasonalPlacesAreNamedWhenTheirTimeComes(): void
     {
         $this->furnish();
-        $season = \Lottel\Core\Storage\Season::broughtForwardOn(new \DateTimeImmutable())->value;
+        $season = \Lottel\Core\Catalogue\Season::broughtForwardOn(new \DateTimeImmutable())->value;
         $this->putInto('C4', 'Snow', 'Frost', 'Sun');
         $this->database()->executeStatement("UPDATE item SET season = ? WHERE name IN ('Snow', 'Frost')", [$season]);
         $this->postAndFollow('/stores/places/C5', ['name' => 'lanterns', 'scheme' => 'name', 'season' => $season]);
@@ -287,7 +287,7 @@ final class CatalogueTest extends RoomTestCase
         $this->postAndFollow('/stores/new-unit', ['template' => 'cabinet', 'letters' => 'T', 'rows' => '7']);
         foreach (['T1' => true, 'T7' => false] as $address => $isHigh) {
             $this->postAndFollow("/stores/places/{$address}/divide", ['division' => 'left and right']);
-            $this->place($address.'.a')->saysKind = \Lottel\Core\Storage\Kind::Paper;
+            $this->place($address.'.a')->saysKind = \Lottel\Core\Catalogue\Kind::Paper;
             $this->entities()->flush();
             $this->putInto($address.'.a', 'White card;;300');
             $this->get('/stores/places/'.$address.'.a');

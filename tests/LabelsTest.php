@@ -192,7 +192,7 @@ final class LabelsTest extends RoomTestCase
         $this->get('/stores/labels');
         self::assertStringContainsString('1 waiting', $this->text());
         self::assertStringContainsString('renamed', $this->text());
-        $this->place('C4')->saysKind = \Lottel\Core\Storage\Kind::Die;
+        $this->place('C4')->saysKind = \Lottel\Core\Catalogue\Kind::Die;
         $this->entities()->flush();
         [$die] = $this->putInto('C4', 'Nesting gulls; Oddling');
         $this->postAndFollow("/items/{$die->id}/home", ['address' => 'C5']);

@@ -9,7 +9,7 @@ use App\Entity\Room;
 use App\Service\Stores\BuildUnit;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Storage\UnitTemplate;
+use Lottel\Core\Furniture\UnitTemplate;
 
 /**
  * Makes a room far larger than most, for measuring: the same seed gives the same room. Movements are written straight

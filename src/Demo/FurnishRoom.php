@@ -19,16 +19,16 @@ use App\Service\Stores\DescribeItem;
 use App\Service\Stores\TakeIn;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Filing\FilingScheme;
+use Lottel\Core\Furniture\UnitSize;
+use Lottel\Core\Furniture\UnitTemplate;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
-use Lottel\Core\Storage\FilingScheme;
-use Lottel\Core\Storage\Kind;
-use Lottel\Core\Storage\RoomLayout;
-use Lottel\Core\Storage\UnitSize;
-use Lottel\Core\Storage\UnitTemplate;
+use Lottel\Core\Room\RoomLayout;
 use Lottel\Core\Upkeep\Hazard;
 
 /** Sets up the demo room: its people, furniture and things. */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\Thing;
 use Lottel\Core\Log\Tracking;
-use Lottel\Core\Storage\Kind;
-use Lottel\Core\Storage\Thing;
 use Lottel\Core\Upkeep\Hazard;
 
 #[ORM\Entity]

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\PlaceRule;
+use Lottel\Core\Filing\FilingScheme;
+use Lottel\Core\Furniture\Box;
+use Lottel\Core\Furniture\Cell;
+use Lottel\Core\Furniture\Front;
 use Lottel\Core\Log;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Measure\Length;
-use Lottel\Core\Storage\Box;
-use Lottel\Core\Storage\Cell;
-use Lottel\Core\Storage\FilingScheme;
-use Lottel\Core\Storage\Front;
-use Lottel\Core\Storage\Kind;
-use Lottel\Core\Storage\PlaceRule;
 
 /** Anything that a thing can be in: storage, a tray, the heap of what is not filed, or outside. Lengths in ticks. */
 #[ORM\Entity]

@@ -6,7 +6,7 @@ namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Measure\LengthUnit;
-use Lottel\Core\Storage\RoomLayout;
+use Lottel\Core\Room\RoomLayout;
 
 #[ORM\Entity]
 class Room

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
-use Lottel\Core\Storage\Footprint;
-use Lottel\Core\Storage\UnitTemplate;
+use Lottel\Core\Furniture\UnitTemplate;
+use Lottel\Core\Room\Footprint;
 
 /** A piece of furniture. Lengths in ticks. */
 #[ORM\Entity]

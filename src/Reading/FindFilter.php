@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\ColourWanted;
-use Lottel\Core\Storage\Kind;
 
 /** What is looked for. */
 final readonly class FindFilter

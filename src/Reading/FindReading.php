@@ -6,16 +6,16 @@ namespace App\Reading;
 
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\ColourWanted;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Furniture\Address;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Round\Stop;
 use Lottel\Core\Round\WalkingOrder;
-use Lottel\Core\Storage\Address;
-use Lottel\Core\Storage\Kind;
-use Lottel\Core\Storage\Spelling;
 use Lottel\Core\Words\SizeWords;
+use Lottel\Core\Words\Spelling;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Contracts\Service\ResetInterface;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Reading;
 
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Storage\Footprint;
-use Lottel\Core\Storage\RoomLayout;
+use Lottel\Core\Room\Footprint;
+use Lottel\Core\Room\RoomLayout;
 
 /** Rooms with their floor plans and what stands in them. Measures in millimetres. */
 final readonly class FloorReading

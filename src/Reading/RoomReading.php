@@ -6,8 +6,8 @@ namespace App\Reading;
 
 use App\Service\Unknown;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Furniture\Address;
 use Lottel\Core\Round\Stop;
-use Lottel\Core\Storage\Address;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** The units and places of the room, as the room panel and the rounds need them. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Reading;
 
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Storage\FilingPosition;
-use Lottel\Core\Storage\FilingScheme;
-use Lottel\Core\Storage\Kind;
-use Lottel\Core\Storage\Thing;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\Thing;
+use Lottel\Core\Filing\FilingPosition;
+use Lottel\Core\Filing\FilingScheme;
 
 /** What is in a place, where an item is, and where it stands there. */
 final readonly class StoreReading

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Twig;
 
 use App\Reading\RoomReading;
-use Lottel\Core\Storage\Elevation;
+use Lottel\Core\Room\Elevation;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Symfony\Contracts\Cache\CacheInterface;
 

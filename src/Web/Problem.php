@@ -10,6 +10,10 @@ use App\Service\Labels\TapeTrouble;
 use App\Service\Scan\WrongDrawer;
 use App\Service\StepRefused;
 use App\Service\Stores\InvalidPhoto;
+use Lottel\Core\Catalogue\InvalidPaste;
+use Lottel\Core\Filing\InvalidScheme;
+use Lottel\Core\Furniture\InvalidAddress;
+use Lottel\Core\Furniture\InvalidUnit;
 use Lottel\Core\Kit\RefusedStep;
 use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Log\QuantityText;
@@ -17,10 +21,6 @@ use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\RefusedRetracking;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\InvalidWeight;
-use Lottel\Core\Storage\InvalidAddress;
-use Lottel\Core\Storage\InvalidPaste;
-use Lottel\Core\Storage\InvalidScheme;
-use Lottel\Core\Storage\InvalidUnit;
 use Symfony\Component\HttpFoundation\Request;
 
 /** What went wrong with a form, to be shown on its page again together with what was typed. */

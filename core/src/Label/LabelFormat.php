@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Label;
 
-use Lottel\Core\Storage\Kind;
+use Lottel\Core\Catalogue\Kind;
 
 /** What a label is for, with its usual size (common practice, no source). */
 enum LabelFormat: string

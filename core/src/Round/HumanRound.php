@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Round;
 
-use Lottel\Core\Storage\Address;
+use Lottel\Core\Furniture\Address;
 
 /**
  * The round as a person walks it: the stops of a unit together, from top to bottom, a lower layer after what lies on it, each

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Round;
 
+use Lottel\Core\Furniture\Access;
+
 /**
  * Times of motions after the data card of MTM-1 (H. B. Maynard, G. J. Stegemerten, J. L. Schwab, “Methods-Time Measurement”,
  * 1948): a pace W-P 15.0, bend B 29.0 and arise AB 31.9, turn body TBC1 18.6, reach R40B 15.6, grasp G1A 2.0, move M40B 15.6,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Round;
 
+use Lottel\Core\Furniture\Access;
+
 /** A place to be visited on foot: its unit and where one stands before it, its height, layer, and what is handled there. */
 final readonly class Visit
 {

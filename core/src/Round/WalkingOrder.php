@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Round;
 
-use Lottel\Core\Storage\Address;
+use Lottel\Core\Furniture\Address;
 
 /** Unit after unit along the walls, in each from top to bottom and left to right, lower layers after what lies on them. */
 final class WalkingOrder

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests\Round;
 
-use Lottel\Core\Round\Access;
+use Lottel\Core\Furniture\Access;
 use Lottel\Core\Round\FloorPlan;
 use Lottel\Core\Round\HumanRound;
 use Lottel\Core\Round\MotionTimes;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests\Upkeep;
 
-use Lottel\Core\Storage\Kind;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Upkeep\Care;
 use Lottel\Core\Upkeep\Hazard;
 use PHPUnit\Framework\TestCase;

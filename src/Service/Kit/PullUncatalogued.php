@@ -9,7 +9,7 @@ use App\Entity\Kit;
 use App\Entity\Place;
 use App\Service\Step;
 use App\Service\Stores\TakeIn;
-use Lottel\Core\Storage\PastedThing;
+use Lottel\Core\Catalogue\PastedThing;
 
 /** Pulls something that the catalogue does not know yet: a name and the drawer are enough. */
 final readonly class PullUncatalogued

@@ -12,10 +12,10 @@ use App\Service\LogBook;
 use App\Service\Step;
 use App\Service\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\Tracking;
-use Lottel\Core\Storage\Kind;
 
 /** What happens to a tray's things at the bench. */
 final readonly class WorkAtBench

@@ -7,9 +7,9 @@ namespace App\Service\Scan;
 use App\Entity\Item;
 use App\Entity\Place;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Furniture\Address;
+use Lottel\Core\Furniture\InvalidAddress;
 use Lottel\Core\Label\ScanCode;
-use Lottel\Core\Storage\Address;
-use Lottel\Core\Storage\InvalidAddress;
 
 /** Finds out what a scanned text belongs to; an address that somebody typed will do. */
 final readonly class ReadLabel

@@ -7,9 +7,9 @@ namespace App\Service\Stores;
 use App\Entity\Room;
 use App\Entity\Unit;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Storage\Footprint;
-use Lottel\Core\Storage\InvalidUnit;
-use Lottel\Core\Storage\RoomLayout;
+use Lottel\Core\Furniture\InvalidUnit;
+use Lottel\Core\Room\Footprint;
+use Lottel\Core\Room\RoomLayout;
 
 /** Keeps the floor plan: where units stand, and in which turn one walks past them. */
 final readonly class ArrangeRoom

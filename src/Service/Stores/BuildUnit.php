@@ -11,11 +11,11 @@ use App\Service\FindIndex;
 use App\Service\Labels\LabelQueue;
 use App\Service\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Storage\Address;
-use Lottel\Core\Storage\Division;
-use Lottel\Core\Storage\InvalidUnit;
-use Lottel\Core\Storage\UnitSize;
-use Lottel\Core\Storage\UnitTemplate;
+use Lottel\Core\Furniture\Address;
+use Lottel\Core\Furniture\Division;
+use Lottel\Core\Furniture\InvalidUnit;
+use Lottel\Core\Furniture\UnitSize;
+use Lottel\Core\Furniture\UnitTemplate;
 
 final readonly class BuildUnit
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Service\Stores;
 
-use Lottel\Core\Storage\Kind;
+use Lottel\Core\Catalogue\Kind;
 
 /** What is to change on several items at once; null stays as it is. */
 final readonly class BulkChange

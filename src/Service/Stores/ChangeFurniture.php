@@ -14,11 +14,11 @@ use App\Service\Step;
 use App\Service\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Furniture\Address;
+use Lottel\Core\Furniture\Front;
+use Lottel\Core\Furniture\InvalidUnit;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Measure\Length;
-use Lottel\Core\Storage\Address;
-use Lottel\Core\Storage\Front;
-use Lottel\Core\Storage\InvalidUnit;
 
 /** Changes furniture that is in use. Contents, homes and history stay; labels that are no longer true are to be printed again. */
 final readonly class ChangeFurniture

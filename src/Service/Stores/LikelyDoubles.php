@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Service\Stores;
 
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Storage\Likeness;
-use Lottel\Core\Storage\PastedThing;
+use Lottel\Core\Catalogue\Likeness;
+use Lottel\Core\Catalogue\PastedThing;
 
 /** What the room probably has already of new things, also by another maker. */
 final readonly class LikelyDoubles

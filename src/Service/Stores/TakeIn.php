@@ -11,10 +11,10 @@ use App\Service\Labels\LabelQueue;
 use App\Service\LogBook;
 use App\Service\Step;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
-use Lottel\Core\Storage\PastedThing;
 use Lottel\Core\Upkeep\Hazard;
 
 /** Takes new things into a place; they inherit what the place says about what belongs there. */

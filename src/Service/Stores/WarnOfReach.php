@@ -6,8 +6,8 @@ namespace App\Service\Stores;
 
 use App\Entity\Item;
 use App\Entity\Place;
+use Lottel\Core\Homes\ChildReach;
 use Lottel\Core\Measure\Length;
-use Lottel\Core\Storage\ChildReach;
 use Lottel\Core\Upkeep\Hazard;
 
 /** Says it where something that is dangerous to children has got a home within their reach. */

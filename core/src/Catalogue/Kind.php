@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Catalogue;
+
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Upkeep\Hazard;
+
+/** What sort of thing an item is. */
+enum Kind: string
+{
+    case StampSet = 'stamp set';
+    case Die = 'die';
+    case Stencil = 'stencil';
+    case Paper = 'paper';
+    case Scrap = 'scrap';
+    case Envelope = 'envelope';
+    case Embellishment = 'embellishment';
+    case Ribbon = 'ribbon';
+    case Ink = 'ink';
+    case Pen = 'pen';
+    case Powder = 'powder';
+    case Adhesive = 'adhesive';
+    case Tool = 'tool';
+    case Machine = 'machine';
+    case PartFinished = 'part-finished';
+    case FinishedPiece = 'finished piece';
+    case Other = 'other';
+
+    /** Returns how things of this kind are usually counted (common practice, no source). */
+    public function usualTracking(): Tracking
+    {
+        return match ($this) {
+            self::Paper, self::Scrap, self::Envelope, self::Embellishment, self::PartFinished, self::FinishedPiece => Tracking::Count,
+            self::Ribbon => Tracking::Length,
+            self::Ink, self::Powder, self::Adhesive => Tracking::Level,
+            default => Tracking::One,
+        };
+    }
+
+    /** Whether panels are cut out of it. */
+    public function isCut(): bool
+    {
+        return self::Paper === $this || self::Scrap === $this;
+    }
+
+    /**
+     * Returns the hazards that a thing of this kind has unless its own record says otherwise (common practice, no source).
+     *
+     * @return list<Hazard>
+     */
+    public function usualHazards(): array
+    {
+        return match ($this) {
+            self::StampSet => [Hazard::Inky],
+            self::Machine => [Hazard::Heavy],
+            self::Powder => [Hazard::Powder],
+            default => [],
+        };
+    }
+}

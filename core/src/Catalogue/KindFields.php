@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Catalogue;
+
+/** What is worth knowing about things of one kind alone. */
+final class KindFields
+{
+    public const MOST_CHARACTERS = 200;
+
+    /** @return array<string, array{string, string}> label and an example, by field */
+    public static function of(Kind $kind): array
+    {
+        return match ($kind) {
+            Kind::StampSet => ['images' => ['Images on it', 'lighthouse, three gulls, a rope'], 'made of' => ['Made of', 'clear polymer, rubber, on wood']],
+            Kind::Die => ['cut sizes' => ['Cuts these sizes', '4 1/4 × 5 1/2, 3 × 4'], 'shape' => ['Shape', 'nested ovals'], 'fits' => ['Cuts out', 'the gulls of Lighthouse and gulls']],
+            Kind::Stencil => ['opening' => ['Size of its opening', '5 × 5'], 'layers' => ['Layers', '3']],
+            Kind::Paper, Kind::Scrap => ['weight' => ['Weight', '80 lb cover'], 'finish' => ['Finish', 'smooth, felt, pearl'], 'direction' => ['Pattern or grain runs', 'upright, across, either way']],
+            Kind::Envelope => ['fits' => ['Takes cards of', '4 1/4 × 5 1/2']],
+            Kind::Embellishment => ['material' => ['Material', 'enamel, wood, shell']],
+            Kind::Ribbon => ['broad' => ['How broad', '5/8'], 'material' => ['Material', 'grosgrain, twine']],
+            Kind::Ink => ['ink type' => ['Type', 'dye, pigment, permanent, sticky embossing'], 'cleans with' => ['Comes off with', 'water, solvent cleaner']],
+            Kind::Pen => ['tip' => ['Tip', '0.5 mm, brush'], 'ink type' => ['Ink', 'alcohol, pigment']],
+            Kind::Powder => ['grain' => ['Grain', 'fine, regular, chunky']],
+            Kind::Adhesive => ['sticks' => ['Sticks', 'for good, so that it can be lifted'], 'broad' => ['How broad', '1/4']],
+            Kind::Tool, Kind::Machine => ['takes' => ['Takes', 'blades no. 3, plates A and B'], 'power' => ['Power', 'mains, battery, none']],
+            Kind::PartFinished, Kind::FinishedPiece => ['occasion' => ['Occasion', 'birthday, thanks'], 'measures' => ['Measures', '4 1/4 × 5 1/2']],
+            Kind::Other => [],
+        };
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Catalogue;
+
+use Lottel\Core\Colour\ColourWords;
+use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Log\RefusedMovement;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Upkeep\Hazard;
+
+/**
+ * A new thing as it will be written down: what its line says, what its place says, and what its name tells, in this order.
+ * The preview shows the same object that is written.
+ */
+final readonly class PastedThing
+{
+    public const MOST_CHARACTERS = 200;
+    private const FIELDS = 5;
+    private const MOST_PIECES = 999_999;
+
+    /**
+     * @param list<string> $themes
+     * @param string|null $colour as hex
+     * @param list<Hazard> $hazards
+     * @param bool $isKindGuessed whether its kind was told by its name alone
+     */
+    private function __construct(
+        public string $name,
+        public string $maker,
+        public Kind $kind,
+        public Tracking $tracking,
+        public int $quantity,
+        public array $themes,
+        public ?string $colour,
+        public string $colourName,
+        public string $season,
+        public array $hazards,
+        public bool $isKindGuessed,
+    ) {
+    }
+
+    /**
+     * Reads lines of `name; maker; quantity; themes; colour`, of which only the name must be there; themes are parted by
+     * commas, a colour is a hex code or a name. Empty lines are passed over.
+     *
+     * @return list<self>
+     *
+     * @throws InvalidPaste if a line has no name, is too long, has too many fields, or its quantity cannot be read
+     */
+    public static function lines(string $text, PlaceRule $rule, QuantityText $quantities, ColourWords $colours = new ColourWords()): array
+    {
+        $things = [];
+        foreach (preg_split('/\R/u', $text) ?: [] as $index => $line) {
+            if ('' !== trim($line)) {
+                $things[] = self::line($line, $index + 1, $rule, $quantities, $colours);
+            }
+        }
+
+        return $things;
+    }
+
+    /**
+     * Returns a thing of which only the name, and how much of it there is, are known.
+     *
+     * @throws InvalidPaste if the name is empty or too long, or the quantity cannot be read
+     */
+    public static function named(string $name, string $quantity, PlaceRule $rule, QuantityText $quantities): self
+    {
+        return self::of([$name, '', $quantity], 1, $rule, $quantities, new ColourWords());
+    }
+
+    private static function line(string $line, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours): self
+    {
+        $fields = array_map(trim(...), explode(';', $line));
+        if (\count($fields) > self::FIELDS) {
+            throw InvalidPaste::tooManyFields($number);
+        }
+
+        return self::of($fields, $number, $rule, $quantities, $colours);
+    }
+
+    /** @param list<string> $fields */
+    private static function of(array $fields, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours): self
+    {
+        [$name, $maker, $quantity, $themes, $colour] = $fields + ['', '', '', '', ''];
+        if ('' === $name) {
+            throw InvalidPaste::noName($number);
+        }
+        if (mb_strlen($name) > self::MOST_CHARACTERS || mb_strlen($maker) > 120) {
+            throw InvalidPaste::tooLong($number);
+        }
+        $guess = null === $rule->kind ? KindWords::kind($name) : null;
+        $kind = $rule->kind ?? $guess ?? Kind::Other;
+        [$tracking, $amount] = self::amount($kind, $quantity, $number, $quantities);
+        $own = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $themes)), static fn (string $theme): bool => '' !== $theme)));
+        [$hex, $colourName] = self::colour($colour, $number, $colours);
+
+        return new self($name, '' === $maker ? $rule->maker() : $maker, $kind, $tracking, $amount, [] === $own ? $rule->themes() : $own, $hex, $colourName, $rule->season, KindWords::hazards($kind, $name), null !== $guess);
+    }
+
+    /**
+     * Returns how a thing is counted and how much of it there is: as its kind usually is, as its quantity says, and by count
+     * where there are several. A container comes in full unless something else is said; a ribbon of unknown length is one roll.
+     *
+     * @return array{Tracking, int}
+     */
+    private static function amount(Kind $kind, string $text, int $number, QuantityText $quantities): array
+    {
+        $usual = $kind->usualTracking();
+        if ('' === $text) {
+            return Tracking::Length === $usual ? [Tracking::One, 1] : [$usual, Tracking::Level === $usual ? Tracking::FULL : 1];
+        }
+        $tracking = $quantities->tells($text) ?? (preg_match('/^\d+$/D', $text) && '1' !== $text && $usual->movesWhole() ? Tracking::Count : $usual);
+        try {
+            $amount = $quantities->parse('1' === $text && Tracking::Level === $tracking ? 'full' : $text, $tracking);
+
+            return Tracking::Count === $tracking && $amount > self::MOST_PIECES ? throw RefusedMovement::quantityOutOfRange(self::MOST_PIECES) : [$tracking, $amount];
+        } catch (RefusedMovement|InvalidLength $refused) {
+            throw InvalidPaste::badQuantity($number, $refused->getMessage());
+        }
+    }
+
+    /** @return array{string|null, string} */
+    private static function colour(string $text, int $number, ColourWords $colours): array
+    {
+        if ('' === $text) {
+            return [null, ''];
+        }
+        $colour = $colours->find($text)?->hex();
+        if (str_starts_with($text, '#')) {
+            return [$colour ?? throw InvalidPaste::badColour($number), ''];
+        }
+
+        return [$colour, mb_substr($text, 0, 60)];
+    }
+}

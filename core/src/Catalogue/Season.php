@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Catalogue;
+
+/** When in the year a thing is used, in the order of the year. */
+enum Season: string
+{
+    case Spring = 'spring';
+    case Summer = 'summer';
+    case Autumn = 'autumn';
+    case Winter = 'winter';
+
+    /** Returns the season that things are brought forward for on a day: about a month before it begins (common practice, no source). */
+    public static function broughtForwardOn(\DateTimeImmutable $day): self
+    {
+        return match ((int) $day->format('n')) {
+            2, 3, 4 => self::Spring,
+            5, 6, 7 => self::Summer,
+            8, 9, 10 => self::Autumn,
+            default => self::Winter,
+        };
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Homes;
+
+use Lottel\Core\Furniture\Box;
+
+/** How much a place takes. The shares are common practice, no source. */
+final readonly class Capacity
+{
+    public const ROOM_TO_GROW = 0.2;
+    private const LOOSE_PACKING = 0.7;
+    private const SHOULDER_MM = 1400;
+    private const HEAVY_GRAMS = 4000.0;
+
+    /**
+     * @param bool $isFiled whether things stand one behind another, so that thickness counts, not volume
+     * @param float|null $mostGrams what its runners or hooks carry
+     * @param float $roomToGrow share that is kept free
+     * @param int $aboveFloorMm height of its middle
+     */
+    public function __construct(private Box $inside, private bool $isFiled = false, private ?float $mostGrams = null, private float $roomToGrow = self::ROOM_TO_GROW, private int $aboveFloorMm = 1000)
+    {
+    }
+
+    /** Returns how full it is, 1 being full to bursting. */
+    public function fullness(Contents $contents): float
+    {
+        if ($this->isFiled) {
+            return $contents->thickness / max(1e-9, max($this->inside->depth->millimetres(), $this->inside->width->millimetres()));
+        }
+
+        return $contents->litres / max(1e-9, self::LOOSE_PACKING * $this->inside->litres());
+    }
+
+    /** Returns how full it is when room to grow is kept, 1 being as full as it should be. */
+    public function fullnessWithRoom(Contents $contents): float
+    {
+        return $this->fullness($contents) / max(1e-9, 1 - $this->roomToGrow);
+    }
+
+    /** Returns how much of its load it carries, or null where no limit is known. */
+    public function load(Contents $contents): ?float
+    {
+        return null === $this->mostGrams ? null : $contents->grams / max(1e-9, $this->mostGrams);
+    }
+
+    /** @return list<string> what is wrong with holding so much, worst first */
+    public function warnings(Contents $contents): array
+    {
+        $warnings = [];
+        if (($this->load($contents) ?? 0) > 1) {
+            $warnings[] = 'Too heavy: it comes off its runners.';
+        }
+        if ($this->fullness($contents) > 1) {
+            $warnings[] = 'Full to bursting: weed, or give something another home.';
+        } elseif ($this->fullnessWithRoom($contents) > 1) {
+            $warnings[] = 'No room left to grow.';
+        }
+        if ($this->aboveFloorMm > self::SHOULDER_MM && $contents->grams > self::HEAVY_GRAMS) {
+            $warnings[] = 'Heavy above the shoulder: move it lower.';
+        }
+
+        return $warnings;
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Homes;
+
+use Lottel\Core\Furniture\Access;
+use Lottel\Core\Round\MotionTimes;
+
+/** How long it takes from the bench to have a thing of a place in hand and be back. */
+final readonly class Reach
+{
+    /** Going through a door to another room and back, in seconds; an estimate. */
+    private const OTHER_ROOM_SECONDS = 8.0;
+
+    public function __construct(private MotionTimes $times = new MotionTimes())
+    {
+    }
+
+    /**
+     * Returns the seconds.
+     *
+     * @param float $walkMm walking distance from the bench, one way, in millimetres
+     * @param int $heightMm of the place's middle above the floor
+     * @param int $layers layers that lie on it
+     * @param bool $isAtBack whether the thing is at its back
+     * @param bool $isAway whether it is in another room
+     */
+    public function seconds(float $walkMm, int $heightMm, Access $access, int $layers = 0, bool $isAtBack = false, bool $isAway = false): float
+    {
+        return $this->times->walk(2 * $walkMm) + $this->times->getAt($heightMm, $access, $layers, $isAtBack) + $this->times->handle() + ($isAway ? self::OTHER_ROOM_SECONDS : 0.0);
+    }
+}

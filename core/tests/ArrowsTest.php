@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Tests;
+
+use PHPUnit\Framework\TestCase;
+
+final class ArrowsTest extends TestCase
+{
+    /** What a part may know of. A new arrow is written down here on purpose, or it is not drawn. */
+    private const ALLOWED = [
+        'Words' => [],
+        'Measure' => [],
+        'Colour' => [],
+        'Upkeep' => [],
+        'Log' => ['Measure', 'Words'],
+        'Kit' => ['Log', 'Words'],
+        'Paper' => ['Measure'],
+        'Cutting' => ['Colour'],
+        'Catalogue' => ['Colour', 'Log', 'Measure', 'Upkeep', 'Words'],
+        'Furniture' => ['Measure'],
+        'Filing' => ['Catalogue', 'Colour'],
+        'Label' => ['Catalogue'],
+        'Round' => ['Furniture'],
+        'Room' => ['Furniture', 'Measure', 'Round'],
+        'Homes' => ['Catalogue', 'Colour', 'Furniture', 'Log', 'Measure', 'Round', 'Upkeep'],
+    ];
+
+    public function testThePartsOfTheCoreKnowOfEachOtherOneWay(): void
+    {
+        $arrows = self::arrows();
+        self::assertEqualsCanonicalizing(array_keys(self::ALLOWED), array_keys($arrows->from));
+        foreach ($arrows->from as $part => $known) {
+            self::assertSame([], array_diff($known, self::ALLOWED[$part]), "{$part} knows too much");
+            self::assertSame([], array_diff(self::ALLOWED[$part], $known), "{$part} need not know so much");
+        }
+        self::assertGreaterThan(2, \count($arrows->layers()), 'no circle');
+    }
+
+    public function testTheDrawingIsThatOfTheCode(): void
+    {
+        self::assertStringEqualsFile(\dirname(__DIR__, 2).'/docs/arrows.md', self::arrows()->drawing(), 'Run bin/draw.');
+    }
+
+    private static function arrows(): Arrows
+    {
+        return Arrows::read(\dirname(__DIR__).'/src', 'Lottel\Core');
+    }
+}

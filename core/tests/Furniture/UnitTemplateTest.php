@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Tests\Furniture;
+
+use Lottel\Core\Furniture\InvalidUnit;
+use Lottel\Core\Furniture\UnitSize;
+use Lottel\Core\Furniture\UnitTemplate;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Room\Elevation;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class UnitTemplateTest extends TestCase
+{
+    /** @return iterable<string, array{UnitTemplate}> */
+    public static function templates(): iterable
+    {
+        foreach (UnitTemplate::cases() as $template) {
+            yield $template->value => [$template];
+        }
+    }
+
+    #[DataProvider('templates')]
+    public function testPlacesLieInsideTheUnitAndDoNotOverlap(UnitTemplate $template): void
+    {
+        foreach ([[1, 1], [7, 1], [4, 3], [40, 20]] as [$rows, $columns]) {
+            $plan = $template->plan('C', $rows, $columns);
+            self::assertCount($template->hasColumns() ? $rows * $columns : $rows, $plan->places);
+            self::assertSame('C1', (string) $plan->places[0]->address);
+            foreach ($plan->places as $place) {
+                self::assertLessThanOrEqual($plan->width->ticks, $place->front->x->ticks + $place->front->width->ticks);
+                self::assertLessThanOrEqual($plan->height->ticks, $place->front->y->ticks + $place->front->height->ticks);
+                self::assertLessThan($place->front->width->ticks, $place->inside->width->ticks, 'the inside is smaller than the front');
+                self::assertLessThan($plan->depth->ticks, $place->inside->depth->ticks);
+            }
+            $spots = array_map(static fn ($place): string => $place->front->x->ticks.'/'.$place->front->y->ticks, $plan->places);
+            self::assertSame($spots, array_unique($spots));
+        }
+    }
+
+    public function testDrawersOfDifferentHeights(): void
+    {
+        $heights = array_map(static fn (int $mm): Length => Length::ofTenthMillimetres(10 * $mm), [60, 60, 90, 200]);
+        $plan = UnitTemplate::Chest->plan('C', 4, 1, new UnitSize(rowHeights: $heights));
+        self::assertSame(446.0, $plan->height->millimetres(), 'the drawers and 18 mm above and below');
+        self::assertSame([60.0, 60.0, 90.0, 200.0], array_map(static fn ($place): float => $place->front->height->millimetres(), $plan->places));
+        self::assertSame([34.0, 64.0, 174.0], [$plan->places[1]->inside->height->millimetres(), $plan->places[2]->inside->height->millimetres(), $plan->places[3]->inside->height->millimetres()]);
+        self::assertSame(330.0, $plan->places[0]->inside->width->millimetres(), '400 less the sides and the runners');
+    }
+
+    /** @return iterable<string, array{int, int, UnitSize, string}> */
+    public static function impossible(): iterable
+    {
+        $mm = static fn (int $mm): Length => Length::ofTenthMillimetres(10 * $mm);
+        yield 'no drawers' => [0, 1, new UnitSize(), 'rows'];
+        yield 'less than none' => [-1, 1, new UnitSize(), 'rows'];
+        yield 'ten thousand drawers' => [10000, 1, new UnitSize(), 'rows'];
+        yield 'too many columns' => [3, 21, new UnitSize(), 'columns'];
+        yield 'a drawer taller than its unit' => [2, 1, new UnitSize(height: $mm(300), rowHeights: [$mm(100), $mm(400)]), 'row_heights'];
+        yield 'a height missing' => [3, 1, new UnitSize(rowHeights: [$mm(100), $mm(100)]), 'row_heights'];
+        yield 'drawers like paper' => [40, 1, new UnitSize(height: $mm(200)), 'rows'];
+    }
+
+    #[DataProvider('impossible')]
+    public function testRefusesWhatCannotBeBuilt(int $rows, int $columns, UnitSize $size, string $field): void
+    {
+        try {
+            UnitTemplate::Cubes->plan('C', $rows, $columns, $size);
+            self::fail('It was built.');
+        } catch (InvalidUnit $refused) {
+            self::assertSame($field, $refused->field);
+        }
+    }
+
+    public function testAFrontIsPartedAndJoinedAgain(): void
+    {
+        $front = UnitTemplate::Chest->plan('C', 3)->places[1]->front;
+        foreach ([true, false] as $isSideBySide) {
+            [$one, $two, $three] = $front->parted(3, $isSideBySide);
+            $joined = $one->joined($two)?->joined($three);
+            self::assertEquals($front, $joined);
+            self::assertNull($one->joined($three), 'there is one between them');
+        }
+        $this->expectException(InvalidUnit::class);
+        $front->parted(1, true);
+    }
+
+    public function testTheRoomPanelKeepsProportionsAndStaysInItsWidth(): void
+    {
+        mt_srand(99);
+        for ($round = 0; $round < 300; ++$round) {
+            $units = array_map(static fn (int $id): array => ['id' => $id, 'wall' => ['north', 'south'][mt_rand(0, 1)], 'width' => mt_rand(50000, 500000), 'height' => mt_rand(50000, 600000), 'lowest' => mt_rand(20000, 50000)], range(1, mt_rand(1, 30)));
+            $byId = array_column($units, null, 'id');
+            $seen = [];
+            foreach ((new Elevation(336))->rows($units) as $row) {
+                $end = 0.0;
+                foreach ($row['units'] as $box) {
+                    self::assertGreaterThanOrEqual($end - 1e-6, $box['x'], 'units overlap');
+                    $end = $box['x'] + $box['width'];
+                    self::assertEqualsWithDelta($byId[$box['id']]['width'] / $byId[$box['id']]['height'], $box['width'] / $box['height'], 1e-6);
+                    self::assertEqualsWithDelta($row['height'], $box['y'] + $box['height'], 1e-6, 'all stand on the floor');
+                    $seen[] = $box['id'];
+                }
+                self::assertLessThanOrEqual(336 + 1e-6, $end);
+            }
+            sort($seen);
+            self::assertSame(range(1, \count($units)), $seen);
+        }
+    }
+}
