@@ -166,6 +166,6 @@ final class StoresTest extends RoomTestCase
         $this->furnish();
         $this->database()->executeStatement("UPDATE room SET measure = 'mm'");
         $this->get('/stores/units/c');
-        self::assertStringContainsString('400 mm × 636 mm × 450 mm', $this->text());
+        self::assertStringContainsString('400 × 636 × 450 mm', $this->text());
     }
 }

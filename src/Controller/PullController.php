@@ -203,18 +203,10 @@ final class PullController extends Page
      */
     private function takes(int $id, Place $place, array $needIds): array
     {
-        $planned = [];
-        foreach ($this->kits->pullRound($id)['stops'] as $stop) {
-            foreach ($stop['place_id'] === $place->id ? $stop['things'] : [] as $thing) {
-                $planned[(int) $thing['id']] = (int) $thing['take'];
-            }
-        }
+        $needs = array_map(fn (string $needId): Need => $this->need($id, (int) $needId), array_values(array_unique(\array_slice($needIds, 0, 100))));
+        $planned = $this->kits->toTake($id, array_map(static fn (Need $need): int => (int) $need->id, $needs), (int) $place->id);
 
-        return array_map(function (string $needId) use ($id, $planned): array {
-            $need = $this->need($id, (int) $needId);
-
-            return ['need' => $need, 'quantity' => $planned[(int) $needId] ?? max(1, $need->left())];
-        }, array_values(array_unique(\array_slice($needIds, 0, 100))));
+        return array_map(static fn (Need $need): array => ['need' => $need, 'quantity' => $planned[(int) $need->id] ?? max(1, $need->left())], $needs);
     }
 
     private function roundUrl(int $id): string
@@ -235,7 +227,7 @@ final class PullController extends Page
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,
-            'lit' => $this->kits->litStops($round),
+            'lit' => $round['lit'],
             'at' => null === $stop ? null : $this->stores->atStop($stop),
             'cares' => null === $stop ? [] : $this->kits->cares($stop['things'], false),
             'instead_of' => $insteadOf,

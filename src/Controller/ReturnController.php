@@ -128,7 +128,7 @@ final class ReturnController extends Page
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,
-            'lit' => $this->kits->litStops($round),
+            'lit' => $round['lit'],
             'at' => null === $stop ? null : $this->stores->atStop($stop),
             'cares' => $this->kits->cares($things, true),
             'cared' => $cared ?? [],

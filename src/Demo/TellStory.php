@@ -136,13 +136,13 @@ final class TellStory
     private function pullRound(string $who, int $id, array $chapter): void
     {
         $this->do($who, fn (Step $step) => ($this->start)($step, $this->found($id)));
-        foreach ($this->kits->pullRound($id)['stops'] as $stop) {
-            foreach ($stop['things'] as $thing) {
-                if (isset($chapter['taken_only']) && !\in_array($thing['name'], $chapter['taken_only'], true)) {
+        foreach ($this->kits->roundOfPull($id)->stops as $stop) {
+            foreach ($stop->lines as $line) {
+                if (isset($chapter['taken_only']) && !\in_array($line->name, $chapter['taken_only'], true)) {
                     continue;
                 }
                 $this->pass(1);
-                $this->do($who, fn (Step $step) => $this->atStop($step, $this->need((int) $thing['id']), $this->room->place((string) $stop['address']), (int) $thing['take'], $chapter));
+                $this->do($who, fn (Step $step) => $this->atStop($step, $this->need($line->id), $this->room->place($stop->at->address), $line->quantity, $chapter));
             }
         }
         if (isset($chapter['taken_only'])) {

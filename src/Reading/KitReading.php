@@ -9,9 +9,13 @@ use Lottel\Core\Kit\Availability;
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\PullPlan;
 use Lottel\Core\Kit\RoundWords;
+use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Round\Purpose;
+use Lottel\Core\Round\Round;
+use Lottel\Core\Round\RoundLine;
+use Lottel\Core\Round\RoundStop;
 use Lottel\Core\Round\Stop;
-use Lottel\Core\Round\WalkingOrder;
 use Lottel\Core\Upkeep\Care;
 use Lottel\Core\Upkeep\Hazard;
 
@@ -24,7 +28,6 @@ final readonly class KitReading
         private StoreReading $stores,
         private Frame $frame,
         private PullPlan $plan = new PullPlan(),
-        private WalkingOrder $walk = new WalkingOrder(),
     ) {
     }
 
@@ -91,96 +94,193 @@ final readonly class KitReading
         }, $rows);
     }
 
+    /** Returns the round that pulls what is still open of a kit's list. */
+    public function roundOfPull(int $kit): Round
+    {
+        return $this->pullOf($kit, $this->openLines($kit));
+    }
+
+    /** Returns the round that brings home what is on a kit's tray; what has no home is no stop of it. */
+    public function roundOfReturn(int $kit): Round
+    {
+        return $this->returnOf($kit, $this->tray($kit));
+    }
+
     /**
-     * Returns the pull round: all its stops in walking order with what is still to be taken, and what is nowhere.
+     * Returns how much of each of some lines is to be taken at a place; those that are settled, or not to be found there, are left out.
      *
-     * @return array{stops: list<array<string, mixed>>, done: int, total: int, taken: int, lines: int, nowhere: list<array<string, mixed>>, words: string}
+     * @param list<int> $needs
+     *
+     * @return array<int, int> quantity by line
+     */
+    public function toTake(int $kit, array $needs, int $place): array
+    {
+        [$lines] = $this->linesToPull($this->openLines($kit, $needs));
+        $take = [];
+        foreach ($lines as $line) {
+            if ($line->place === $place) {
+                $take[$line->id] = $line->quantity;
+            }
+        }
+
+        return $take;
+    }
+
+    /**
+     * Returns the pull round as its page shows it: all its stops in walking order with what is still to be taken, and what is nowhere.
+     *
+     * @return array{stops: list<array<string, mixed>>, done: int, total: int, taken: int, lines: int, nowhere: list<array<string, mixed>>, words: string, lit: array<int, string>}
      */
     public function pullRound(int $kit): array
     {
-        $lines = $this->needs($kit);
-        $open = array_filter($lines, static fn (array $line): bool => 'open' === $line['state']);
-        $stored = $this->stored(array_map(static fn (array $line): int => (int) $line['item_id'], array_values($open)));
-        $takes = $nowhere = [];
-        foreach ($open as $line) {
-            $tracking = Tracking::from((string) $line['tracking']);
-            $home = null === $line['home_id'] ? null : (int) $line['home_id'];
-            $split = $this->plan->split((int) $line['quantity'] - (int) $line['taken'], $stored[(int) $line['item_id']] ?? [], $home, $tracking->movesWhole());
-            foreach ($split['from'] as $place => $quantity) {
-                $takes[$place][] = ['take' => $quantity, 'there' => $stored[(int) $line['item_id']][$place]] + $line;
-            }
-            if ($split['missing'] > 0) {
-                $nowhere[] = $line + ['missing' => $split['missing'], 'where' => $this->stores->whereabouts((int) $line['item_id'])];
-            }
+        $rows = array_column($this->needs($kit), null, 'id');
+        $states = array_map(static fn (array $row): NeedState => NeedState::from((string) $row['state']), array_values($rows));
+        $round = $this->pullOf($kit, array_values(array_filter($rows, static fn (array $row): bool => NeedState::Open->value === $row['state'])));
+        $nowhere = [];
+        foreach ($round->nowhere as $id => $missing) {
+            $nowhere[] = $rows[$id] + ['missing' => $missing, 'where' => $this->stores->whereabouts((int) $rows[$id]['item_id'])];
         }
-        $done = $this->placesOfMoves($kit, 'pull', 'from_id');
-        $stops = $this->inOrder($takes);
-        $fresh = array_diff(array_keys($takes), $done);
 
         return [
-            'stops' => $stops,
-            'done' => \count(array_diff($done, array_keys($takes))),
-            'total' => \count($done) + \count($fresh),
-            'taken' => \count(array_filter($lines, static fn (array $line): bool => 'open' !== $line['state'])),
-            'lines' => \count($lines),
+            'stops' => $this->stops($round, static fn (RoundLine $line): array => ['take' => $line->quantity, 'there' => $line->there] + $rows[$line->id]),
+            'done' => $round->done(),
+            'total' => $round->total(),
+            'taken' => \count(array_filter($states, static fn (NeedState $state): bool => NeedState::Open !== $state)),
+            'lines' => \count($rows),
             'nowhere' => $nowhere,
-            'words' => RoundWords::onTray($this->trayOf($kit), array_map(static fn (array $line): NeedState => NeedState::from((string) $line['state']), $lines)),
+            'words' => RoundWords::onTray($this->trayOf($kit), $states),
+            'lit' => $this->lit($round),
         ];
+    }
+
+    /**
+     * Returns the return round as its page shows it: what is on the tray, grouped by the place it goes to, in walking order; things
+     * without a home come last.
+     *
+     * @return array{stops: list<array<string, mixed>>, homeless: list<array<string, mixed>>, done: int, total: int, returned: int, lit: array<int, string>}
+     */
+    public function returnRound(int $kit): array
+    {
+        $rows = array_column($this->tray($kit), null, 'item_id');
+        $round = $this->returnOf($kit, array_values($rows));
+
+        return [
+            'stops' => $this->stops($round, static fn (RoundLine $line): array => $rows[$line->id]),
+            'homeless' => array_values(array_filter($rows, static fn (array $row): bool => null === $row['home_id'])),
+            'done' => $round->done(),
+            'total' => $round->total(),
+            'returned' => (int) $this->database->fetchOne(
+                "SELECT count(DISTINCT item_id) FROM movement m WHERE kit_id = ? AND reason = 'return' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+                [$kit],
+            ),
+            'lit' => $this->lit($round),
+        ];
+    }
+
+    /**
+     * @param list<int>|null $needs only these
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function openLines(int $kit, ?array $needs = null): array
+    {
+        return $this->database->fetchAllAssociative(
+            "SELECT n.id, n.item_id, n.quantity, n.taken, n.state, i.name, i.tracking, i.hazards, i.home_id FROM need n JOIN item i ON i.id = n.item_id
+             WHERE n.kit_id = :kit AND n.state = 'open' AND (:needs IS NULL OR n.id IN (SELECT value FROM json_each(:needs))) ORDER BY n.id",
+            ['kit' => $kit, 'needs' => null === $needs ? null : json_encode($needs)],
+        );
+    }
+
+    /** @param list<array<string, mixed>> $open */
+    private function pullOf(int $kit, array $open): Round
+    {
+        [$lines, $nowhere] = $this->linesToPull($open);
+
+        return Round::past(Purpose::Pull, $lines, $this->stopAt(...), $nowhere, $this->placesOfMoves($kit, Reason::Pull->value, 'from_id'));
+    }
+
+    /** @param list<array<string, mixed>> $onTray */
+    private function returnOf(int $kit, array $onTray): Round
+    {
+        $lines = [];
+        foreach ($onTray as $row) {
+            if (null !== $row['home_id']) {
+                $lines[] = new RoundLine((int) $row['item_id'], (int) $row['item_id'], (string) $row['name'], (int) $row['home_id'], (int) $row['quantity'], 0, self::isForTheEnd($row));
+            }
+        }
+
+        return Round::past(Purpose::PutBack, $lines, $this->stopAt(...), [], $this->placesOfMoves($kit, Reason::PutBack->value, 'to_id'));
+    }
+
+    /**
+     * @param list<array<string, mixed>> $open
+     *
+     * @return array{list<RoundLine>, array<int, int>} the lines, and how much of each is in no drawer
+     */
+    private function linesToPull(array $open): array
+    {
+        $stored = $this->stored(array_map(static fn (array $row): int => (int) $row['item_id'], $open));
+        $lines = $nowhere = [];
+        foreach ($open as $row) {
+            $here = $stored[(int) $row['item_id']] ?? [];
+            $home = null === $row['home_id'] ? null : (int) $row['home_id'];
+            $split = $this->plan->split((int) $row['quantity'] - (int) $row['taken'], $here, $home, Tracking::from((string) $row['tracking'])->movesWhole());
+            foreach ($split['from'] as $place => $quantity) {
+                $lines[] = new RoundLine((int) $row['id'], (int) $row['item_id'], (string) $row['name'], $place, $quantity, $here[$place], self::isForTheEnd($row));
+            }
+            if ($split['missing'] > 0) {
+                $nowhere[(int) $row['id']] = $split['missing'];
+            }
+        }
+
+        return [$lines, $nowhere];
+    }
+
+    /** @param array<string, mixed> $row */
+    private static function isForTheEnd(array $row): bool
+    {
+        $hazards = array_filter((array) json_decode((string) $row['hazards'], true), is_string(...));
+
+        return [] !== array_filter($hazards, static fn (string $hazard): bool => true === Hazard::tryFrom($hazard)?->isCarriedShort());
+    }
+
+    private function stopAt(int $place): Stop
+    {
+        return $this->room->stop($place) ?? new Stop($place, 'not filed', \PHP_INT_MAX, 0, 0);
+    }
+
+    /**
+     * @param callable(RoundLine): array<string, mixed> $show
+     *
+     * @return list<array<string, mixed>>
+     */
+    private function stops(Round $round, callable $show): array
+    {
+        return array_map(fn (RoundStop $stop): array => [
+            'place_id' => $stop->at->place,
+            'address' => $stop->at->address,
+            'front' => $this->room->frontOf($stop->at->place),
+            'things' => array_map($show, $stop->lines),
+        ], $round->stops);
+    }
+
+    /** @return array<int, string> what the room shows of a round: the number of the stop, by the place whose front is seen */
+    private function lit(Round $round): array
+    {
+        $lit = [];
+        foreach ($round->numbers() as $place => $number) {
+            $front = $this->room->frontOf($place);
+            if (null !== $front) {
+                $lit[$front] ??= (string) $number;
+            }
+        }
+
+        return $lit;
     }
 
     private function trayOf(int $kit): string
     {
         return (string) $this->database->fetchOne('SELECT p.address FROM kit k JOIN place p ON p.id = k.tray_id WHERE k.id = ?', [$kit]);
-    }
-
-    /**
-     * Returns the return round: what is on the tray, grouped by the place it goes to, in walking order; things without a
-     * home come last.
-     *
-     * @return array{stops: list<array<string, mixed>>, homeless: list<array<string, mixed>>, done: int, total: int, returned: int}
-     */
-    public function returnRound(int $kit): array
-    {
-        $byHome = $homeless = [];
-        foreach ($this->tray($kit) as $row) {
-            if (null === $row['home_id']) {
-                $homeless[] = $row;
-            } else {
-                $byHome[(int) $row['home_id']][] = $row;
-            }
-        }
-        $done = $this->placesOfMoves($kit, 'return', 'to_id');
-        $fresh = array_diff(array_keys($byHome), $done);
-
-        return [
-            'stops' => $this->inOrder($byHome),
-            'homeless' => $homeless,
-            'done' => \count(array_diff($done, array_keys($byHome))),
-            'total' => \count($done) + \count($fresh),
-            'returned' => (int) $this->database->fetchOne(
-                "SELECT count(DISTINCT item_id) FROM movement m WHERE kit_id = ? AND reason = 'return' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
-                [$kit],
-            ),
-        ];
-    }
-
-    /**
-     * Returns what the room shows of a round: the number of the stop, by the place whose front is seen.
-     *
-     * @param array{stops: list<array<string, mixed>>, done: int} $round
-     *
-     * @return array<int, string>
-     */
-    public function litStops(array $round): array
-    {
-        $lit = [];
-        foreach ($round['stops'] as $index => $stop) {
-            if (null !== $stop['front']) {
-                $lit[(int) $stop['front']] ??= (string) ($round['done'] + $index + 1);
-            }
-        }
-
-        return $lit;
     }
 
     /** @return list<array<string, mixed>> what is on a kit's tray */
@@ -235,23 +335,6 @@ final readonly class KitReading
         }
 
         return $stored;
-    }
-
-    /**
-     * @param array<int, list<array<string, mixed>>> $things by place
-     *
-     * @return list<array<string, mixed>>
-     */
-    private function inOrder(array $things): array
-    {
-        $stops = array_filter(array_map(fn (int $place): Stop => $this->room->stop($place) ?? new Stop($place, 'not filed', \PHP_INT_MAX, 0, 0), array_keys($things)));
-
-        return array_map(fn (Stop $stop): array => [
-            'place_id' => $stop->place,
-            'address' => $stop->address,
-            'front' => $this->room->frontOf($stop->place),
-            'things' => $things[$stop->place],
-        ], $this->walk->of(array_values($stops)));
     }
 
     /** @return list<int> */

@@ -15,4 +15,10 @@ enum Hazard: string
     case Heavy = 'heavy';
     case Powder = 'powder';
     case LiesFlat = 'lies flat';
+
+    /** Whether it is carried as short a way as can be: pulled last, brought home first. */
+    public function isCarriedShort(): bool
+    {
+        return self::Heavy === $this || self::Hot === $this;
+    }
 }

@@ -14,6 +14,9 @@ use App\Service\Kit\ReturnItem;
 use App\Service\Step;
 use App\Service\Stores\KeepHomes;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Round\Purpose;
+use Lottel\Core\Round\Round;
+use Lottel\Core\Round\RoundLine;
 use Lottel\Core\Words\Counted;
 
 /** What scanning a label does while a round goes on: it confirms the stop, or the one thing, or says what is wrong. */
@@ -30,19 +33,14 @@ final readonly class ScanOnRound
      */
     public function pull(Step $step, Kit $kit, Scanned $scanned): string
     {
-        $stops = $this->kits->pullRound((int) $kit->id)['stops'];
+        $round = $this->kits->roundOfPull((int) $kit->id);
         $taken = [];
-        foreach ($stops as $stop) {
-            foreach ($stop['things'] as $thing) {
-                $isIt = null !== $scanned->item ? (int) $thing['item_id'] === $scanned->item->id : (int) $stop['place_id'] === $scanned->place?->id;
-                if ($isIt) {
-                    $this->pull->take($step, $this->need((int) $thing['id']), $this->place((int) $stop['place_id']), (int) $thing['take']);
-                    $taken[] = (string) $thing['name'];
-                }
-            }
+        foreach ($this->meant($round, $scanned) as $line) {
+            $this->pull->take($step, $this->need($line->id), $this->place($line->place), $line->quantity);
+            $taken[] = $line->name;
         }
         if ([] === $taken) {
-            throw null !== $scanned->item ? WrongDrawer::notOnList($scanned->item->name) : $this->wrong($scanned->place, $stops, true);
+            throw null !== $scanned->item ? WrongDrawer::notOnList($scanned->item->name) : $this->wrong($scanned->place, $round);
         }
 
         return Counted::sentence($taken, 'on '.$kit->trayInUse()->address.'.');
@@ -57,37 +55,37 @@ final readonly class ScanOnRound
      */
     public function bringHome(Step $step, Kit $kit, Scanned $scanned, array $cared): string
     {
-        $stops = $this->kits->returnRound((int) $kit->id)['stops'];
+        $round = $this->kits->roundOfReturn((int) $kit->id);
         $home = [];
-        foreach ($stops as $stop) {
-            foreach ($stop['things'] as $thing) {
-                $isIt = null !== $scanned->item ? (int) $thing['item_id'] === $scanned->item->id : (int) $stop['place_id'] === $scanned->place?->id;
-                if ($isIt) {
-                    $item = $this->entities->find(Item::class, (int) $thing['item_id']);
-                    \assert(null !== $item);
-                    $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $cared);
-                    $home[] = $item->name;
-                }
-            }
+        foreach ($this->meant($round, $scanned) as $line) {
+            $item = $this->entities->find(Item::class, $line->item);
+            \assert(null !== $item);
+            $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $cared);
+            $home[] = $item->name;
         }
         if ([] === $home) {
-            throw null !== $scanned->item ? WrongDrawer::notOnTray($scanned->item->name) : $this->wrong($scanned->place, $stops, false);
+            throw null !== $scanned->item ? WrongDrawer::notOnTray($scanned->item->name) : $this->wrong($scanned->place, $round);
         }
 
         return Counted::sentence($home, 'home.');
     }
 
-    /** @param list<array<string, mixed>> $stops */
-    private function wrong(?Place $place, array $stops, bool $isPull): WrongDrawer
+    /** @return list<RoundLine> what a label means: all lines of a place, or those of one thing */
+    private function meant(Round $round, Scanned $scanned): array
+    {
+        return null !== $scanned->item ? $round->linesOf((int) $scanned->item->id) : $round->at((int) $scanned->place?->id)->lines ?? [];
+    }
+
+    private function wrong(?Place $place, Round $round): WrongDrawer
     {
         $here = $place->address ?? '';
-        $next = $stops[0] ?? null;
+        $next = $round->next();
         if (null === $next) {
             return WrongDrawer::noStopLeft($here);
         }
-        $thing = (string) $next['things'][0]['name'];
+        $thing = $next->lines[0]->name;
 
-        return $isPull ? WrongDrawer::onPull($here, $thing, (string) $next['address']) : WrongDrawer::onReturn($here, $thing, (string) $next['address']);
+        return Purpose::Pull === $round->purpose ? WrongDrawer::onPull($here, $thing, $next->at->address) : WrongDrawer::onReturn($here, $thing, $next->at->address);
     }
 
     private function need(int $id): Need
