@@ -372,15 +372,25 @@ final class FurnitureController extends Page
         $spots = [];
         foreach ($input->list('unit') as $index => $unit) {
             $turn = (int) ($turns[$index] ?? 0);
-            $x = $this->whole($xs[$index] ?? '');
-            $y = $this->whole($ys[$index] ?? '');
-            if (!\in_array($turn, [0, 90, 180, 270], true) || $x < 0 || $y < 0) {
-                $input->refuse('plan', 'Give how far it is from the left and from the upper wall, such as 1200 mm or 48 in, and a turn of 0, 90, 180 or 270.');
+            [$x, $y] = [$this->distance($input, $xs[$index] ?? ''), $this->distance($input, $ys[$index] ?? '')];
+            if (!\in_array($turn, [0, 90, 180, 270], true)) {
+                $input->refuse('plan', 'A unit is turned by 0, 90, 180 or 270.');
+                $turn = 0;
             }
-            $spots[(int) $unit] = [max(0, $x), max(0, $y), \in_array($turn, [0, 90, 180, 270], true) ? $turn : 0];
+            $spots[(int) $unit] = [$x, $y, $turn];
         }
 
         return $spots;
+    }
+
+    private function distance(Input $input, string $text): int
+    {
+        $distance = $this->whole($text);
+        if ($distance < 0) {
+            $input->refuse('plan', \sprintf('“%s” is no place for a unit. Give how far it is from the left or from the upper wall, such as 1200 mm or 48 in.', mb_substr(trim(mb_scrub($text)), 0, 20)));
+        }
+
+        return max(0, $distance);
     }
 
     /** Reads a length, a bare number as the room measures, to the nearest millimetre; -1 where it is none. */

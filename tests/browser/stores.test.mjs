@@ -114,6 +114,9 @@ test('units are dragged, moved by key and by number, and turned', { timeout: 120
     await ada.getByText('By numbers').click();
     await row.locator('[name="x[]"]').fill('99999');
     await press(ada, () => ada.getByRole('button', { name: 'Keep this plan' }).first().click());
+    assert.match(await ada.locator('main').innerText(), /“99999” is no place for a unit/);
+    await row.locator('[name="x[]"]').fill('600');
+    await press(ada, () => ada.getByRole('button', { name: 'Keep this plan' }).first().click());
     assert.match(await ada.locator('main').innerText(), /K would stand outside the walls/);
     assert.deepEqual(ada.complaints, []);
 });
