@@ -34,6 +34,19 @@ abstract class OwnFileTestCase extends RoomTestCase
         parent::tearDown();
     }
 
+    /** The rows of a small room of an earlier version, in the schema of that version. */
+    protected function moveInto(int $version): void
+    {
+        mkdir($this->data.'/photos', 0o700, true);
+        $this->console('doctrine:migrations:migrate', 'App\Migrations\Version2026112500000'.$version);
+        $room = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $room->exec('PRAGMA foreign_keys = OFF; BEGIN; '.file_get_contents(__DIR__."/fixtures/room-version-{$version}.sql").' COMMIT;');
+        $broken = $room->query('PRAGMA foreign_key_check');
+        self::assertSame([], false === $broken ? null : $broken->fetchAll());
+        $picture = imagecreatetruecolor(40, 30);
+        imagejpeg($picture, $this->data.'/photos/00112233445566778899aabbccddeeff.jpg');
+    }
+
     protected function openRoom(): void
     {
         self::ensureKernelShutdown();
