@@ -38,7 +38,8 @@ final class FrameTest extends RoomTestCase
     {
         $this->furnish();
         Clock::set(new MockClock('2026-11-25 15:00:00 UTC'));
-        self::assertSame(['text' => $text, 'late' => $isLate], $this->service(Frame::class)->due($day));
+        $due = $this->service(Frame::class)->due($day);
+        self::assertSame([$text, $isLate], [$due->text, $due->isLate]);
     }
 
     public function testTheDayIsThatOfTheRoom(): void
@@ -46,7 +47,7 @@ final class FrameTest extends RoomTestCase
         $this->furnish();
         $this->database()->executeStatement("UPDATE room SET time_zone = 'Pacific/Auckland'");
         Clock::set(new MockClock('2026-11-25 15:00:00 UTC'));
-        self::assertSame('due today', $this->service(Frame::class)->due('2026-11-26')['text'], 'it is the 26th there already');
+        self::assertSame('due today', $this->service(Frame::class)->due('2026-11-26')->text, 'it is the 26th there already');
     }
 
     public function testATrayTellsSinceWhenItIsOutAndHowMuchIsOnIt(): void

@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Entity\Item;
 use App\Entity\Place;
 use App\Reading\KitReading;
+use App\Reading\KitRow;
 use App\Reading\LogFilter;
 use App\Reading\LogReading;
 use App\Reading\RoomReading;
@@ -333,7 +334,7 @@ final class ItemController extends Page
         return null === $item || null !== $item['removed_at'] ? throw Unknown::item($id) : $item;
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<KitRow> */
     private function choosableKits(): array
     {
         return [...$this->kits->all('open'), ...$this->kits->all('planned')];

@@ -87,7 +87,6 @@ final class LogController extends Page
             'query' => $query,
             'choices' => $this->log->choices(),
             'reasons' => Reason::cases(),
-            'loop_reasons' => array_values(array_map(static fn (Reason $reason): string => $reason->value, array_filter(Reason::cases(), static fn (Reason $reason): bool => $reason->isOfTheLoop()))),
             'problems' => $problems,
             'problem' => $problem,
         ], new Response(status: [] === $problems ? 200 : 422));

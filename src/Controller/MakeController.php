@@ -9,6 +9,7 @@ use App\Entity\Kit;
 use App\Reading\FindReading;
 use App\Reading\KitReading;
 use App\Reading\RoomReading;
+use App\Reading\TrayRow;
 use App\Service\Kit\PullItem;
 use App\Service\Kit\WorkAtBench;
 use App\Service\Outcome;
@@ -94,7 +95,7 @@ final class MakeController extends Page
     private function show(int $id, ?Problem $problem, string $search = ''): Response
     {
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
-        if (null === $kit['tray_id']) {
+        if (!$kit->isOut()) {
             return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $tray = $this->kits->tray($id);
@@ -102,7 +103,7 @@ final class MakeController extends Page
         return $this->render('make/kit.html.twig', [
             'kit' => $kit,
             'tray' => $tray,
-            'lit' => $this->room->lit(array_column($tray, 'home_id')),
+            'lit' => $this->room->lit(array_map(static fn (TrayRow $thing): ?int => $thing->homeId, $tray)),
             'cares' => $this->kits->cares($tray, false),
             'version' => $this->kits->version($id),
             'search' => $search,

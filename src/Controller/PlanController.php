@@ -7,6 +7,7 @@ namespace App\Controller;
 use App\Entity\Kit;
 use App\Reading\FindReading;
 use App\Reading\KitReading;
+use App\Reading\NeedRow;
 use App\Reading\RoomReading;
 use App\Service\Kit\DeleteKit;
 use App\Service\Kit\KitDescription;
@@ -21,7 +22,6 @@ use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Kit\Stage;
-use Lottel\Core\Log\Tracking;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -165,11 +165,10 @@ final class PlanController extends Page
         return $this->render('plan/kit.html.twig', [
             'kit' => $kit,
             'needs' => $needs,
-            'lit' => $this->room->lit(array_column($needs, 'home_id')),
+            'lit' => $this->room->lit(array_map(static fn (NeedRow $need): ?int => $need->homeId, $needs)),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 12),
             'problem' => $problem,
-            'whole' => array_map(static fn (Tracking $tracking): string => $tracking->value, array_filter(Tracking::cases(), static fn (Tracking $tracking): bool => $tracking->movesWhole())),
         ]);
     }
 

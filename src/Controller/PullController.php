@@ -8,7 +8,10 @@ use App\Entity\Need;
 use App\Entity\Place;
 use App\Reading\FindReading;
 use App\Reading\KitReading;
+use App\Reading\KitRow;
+use App\Reading\NeedRow;
 use App\Reading\StoreReading;
+use App\Reading\TakeRow;
 use App\Service\Kit\PullItem;
 use App\Service\Kit\PullUncatalogued;
 use App\Service\Kit\StartPull;
@@ -40,7 +43,7 @@ final class PullController extends Page
     #[Route('/pull', name: 'pull', methods: ['GET'])]
     public function index(): Response
     {
-        $candidates = array_values(array_filter([...$this->kits->all('open'), ...$this->kits->all('planned')], static fn (array $kit): bool => $kit['open_lines'] > 0));
+        $candidates = array_values(array_filter([...$this->kits->all('open'), ...$this->kits->all('planned')], static fn (KitRow $kit): bool => $kit->openLines > 0));
 
         return $this->render('pull/index.html.twig', ['kits' => $candidates]);
     }
@@ -217,19 +220,19 @@ final class PullController extends Page
     private function show(int $id, ?Problem $problem, int $insteadOf = 0, string $search = ''): Response
     {
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
-        if (null === $kit['tray_id']) {
+        if (!$kit->isOut()) {
             return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->kits->pullRound($id);
-        $stop = $round['stops'][0] ?? null;
+        $stop = $round->stops[0] ?? null;
 
         return $this->render('pull/round.html.twig', [
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,
-            'lit' => $round['lit'],
+            'lit' => $round->lit,
             'at' => null === $stop ? null : $this->stores->atStop($stop),
-            'cares' => null === $stop ? [] : $this->kits->cares($stop['things'], false),
+            'cares' => null === $stop ? [] : $this->kits->cares(array_map(static fn (TakeRow $thing): NeedRow => $thing->line, $stop->things), false),
             'instead_of' => $insteadOf,
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),

@@ -117,18 +117,18 @@ final class ReturnController extends Page
     private function show(int $id, ?Problem $problem, ?array $cared = null): Response
     {
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
-        if (null === $kit['tray_id']) {
+        if (!$kit->isOut()) {
             return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->kits->returnRound($id);
-        $stop = $round['stops'][0] ?? null;
-        $things = $stop['things'] ?? $round['homeless'];
+        $stop = $round->stops[0] ?? null;
+        $things = $stop->things ?? $round->homeless;
 
         return $this->render('return/round.html.twig', [
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,
-            'lit' => $round['lit'],
+            'lit' => $round->lit,
             'at' => null === $stop ? null : $this->stores->atStop($stop),
             'cares' => $this->kits->cares($things, true),
             'cared' => $cared ?? [],

@@ -8,6 +8,7 @@ use App\Entity\Item;
 use App\Entity\Place;
 use App\Reading\HomeReading;
 use App\Reading\KitReading;
+use App\Reading\KitRow;
 use App\Reading\LogFilter;
 use App\Reading\LogReading;
 use App\Reading\RoomReading;
@@ -223,7 +224,7 @@ final class StoresController extends Page
         ]);
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<KitRow> */
     private function choosableKits(): array
     {
         return [...$this->kits->all('open'), ...$this->kits->all('planned')];

@@ -195,13 +195,13 @@ final class TellStory
     {
         $this->do($who, fn (Step $step) => $this->found($id)->goTo(Stage::Returning));
         $round = $this->kits->returnRound($id);
-        foreach ([...array_merge(...array_column($round['stops'], 'things')), ...$round['homeless']] as $thing) {
-            if ($isPartial && !\in_array($thing['name'], $chapter['home_already'], true)) {
+        foreach ($round->things() as $thing) {
+            if ($isPartial && !\in_array($thing->name, $chapter['home_already'], true)) {
                 continue;
             }
             $this->pass(1);
             $this->do($who, function (Step $step) use ($id, $thing, $chapter): void {
-                $item = $this->room->item((string) $thing['name']);
+                $item = $this->room->item($thing->name);
                 if (\in_array($item->name, $chapter['lost'] ?? [], true)) {
                     $this->return->notHere($step, $this->found($id), $item);
                 } else {

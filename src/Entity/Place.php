@@ -206,6 +206,12 @@ class Place
         return \sprintf('%s~%d', mb_substr($address, 0, 14), $id);
     }
 
+    /** Whether an address is that of a place out of use. */
+    public static function isGone(string $address): bool
+    {
+        return str_contains($address, '~');
+    }
+
     /** The address that a place had on its label, also of one that is out of use. */
     public static function shownAddress(string $address): string
     {

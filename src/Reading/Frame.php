@@ -9,6 +9,7 @@ use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Furniture\Address;
 use Lottel\Core\Furniture\InvalidAddress;
+use Lottel\Core\Kit\DueDate;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
@@ -182,22 +183,8 @@ final class Frame implements ResetInterface
         };
     }
 
-    /** @return array{text: string, late: bool} */
-    public function due(?string $day): array
+    public function due(?string $day): DueDate
     {
-        if (null === $day) {
-            return ['text' => 'no date', 'late' => false];
-        }
-        $due = new \DateTimeImmutable(substr($day, 0, 10), $this->timeZone());
-        $days = (int) $this->today()->setTime(0, 0)->diff($due)->format('%r%a');
-
-        return match (true) {
-            $days < -1 => ['text' => 'overdue '.-$days.' days', 'late' => true],
-            -1 === $days => ['text' => 'overdue 1 day', 'late' => true],
-            0 === $days => ['text' => 'due today', 'late' => false],
-            1 === $days => ['text' => 'due tomorrow', 'late' => false],
-            $days < 7 => ['text' => 'due '.$due->format('l'), 'late' => false],
-            default => ['text' => 'due '.$due->format('j M'), 'late' => false],
-        };
+        return DueDate::of(null === $day ? null : new \DateTimeImmutable(substr($day, 0, 10), $this->timeZone()), $this->today());
     }
 }

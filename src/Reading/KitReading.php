@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use App\Database\Row;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Kit\Availability;
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\PullPlan;
 use Lottel\Core\Kit\RoundWords;
 use Lottel\Core\Log\Reason;
-use Lottel\Core\Log\Tracking;
 use Lottel\Core\Round\Purpose;
 use Lottel\Core\Round\Round;
 use Lottel\Core\Round\RoundLine;
@@ -22,6 +21,13 @@ use Lottel\Core\Upkeep\Hazard;
 /** Kits, their lists, and their rounds. A round is worked out anew from the log each time, so it can be gone on with anywhere. */
 final readonly class KitReading
 {
+    private const KITS = <<<'SQL'
+        SELECT k.*, p.address AS tray, (SELECT count(*) FROM need n WHERE n.kit_id = k.id) AS lines,
+               (SELECT count(*) FROM need n WHERE n.kit_id = k.id AND n.state = 'open') AS open_lines,
+               (SELECT count(*) FROM balance b WHERE b.place_id = k.tray_id) AS out
+        FROM kit k LEFT JOIN place p ON p.id = k.tray_id
+        SQL;
+
     public function __construct(
         private Connection $database,
         private RoomReading $room,
@@ -31,7 +37,7 @@ final readonly class KitReading
     ) {
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<KitRow> */
     public function all(string $which): array
     {
         $where = match ($which) {
@@ -40,25 +46,25 @@ final readonly class KitReading
             default => "k.stage = 'closed' AND k.removed_at IS NULL",
         };
         $rows = $this->database->fetchAllAssociative(
-            "SELECT k.*, p.address AS tray, (SELECT count(*) FROM need n WHERE n.kit_id = k.id) AS lines,
-                    (SELECT count(*) FROM need n WHERE n.kit_id = k.id AND n.state = 'open') AS open_lines,
-                    (SELECT count(*) FROM balance b WHERE b.place_id = k.tray_id) AS out
-             FROM kit k LEFT JOIN place p ON p.id = k.tray_id WHERE $where
-             ORDER BY CASE WHEN k.stage = 'closed' THEN k.closed_at END DESC, k.due_on IS NULL, k.due_on, k.id LIMIT 60",
+            self::KITS." WHERE $where ORDER BY CASE WHEN k.stage = 'closed' THEN k.closed_at END DESC, k.due_on IS NULL, k.due_on, k.id LIMIT 60",
         );
 
-        return array_map(fn (array $row): array => $row + ['due' => $this->frame->due(null === $row['due_on'] ? null : (string) $row['due_on'])], $rows);
+        return array_map($this->kit(...), $rows);
     }
 
-    /** @return array<string, mixed>|null */
-    public function one(int $id): ?array
+    public function one(int $id): ?KitRow
     {
-        $row = $this->database->fetchAssociative(
-            'SELECT k.*, p.address AS tray, (SELECT count(*) FROM balance b WHERE b.place_id = k.tray_id) AS out FROM kit k LEFT JOIN place p ON p.id = k.tray_id WHERE k.id = ? AND k.removed_at IS NULL',
-            [$id],
-        );
+        $row = $this->database->fetchAssociative(self::KITS.' WHERE k.id = ? AND k.removed_at IS NULL', [$id]);
 
-        return false === $row ? null : $row + ['due' => $this->frame->due(null === $row['due_on'] ? null : (string) $row['due_on'])];
+        return false === $row ? null : $this->kit($row);
+    }
+
+    /** @param array<string, mixed> $columns */
+    private function kit(array $columns): KitRow
+    {
+        $row = new Row($columns);
+
+        return KitRow::of($row, $this->frame->due($row->textOrNull('due_on')));
     }
 
     /** Returns what changes whenever anybody does something with a kit: its last movement, its list and its stage. */
@@ -72,11 +78,11 @@ final readonly class KitReading
         return substr(hash('xxh128', json_encode($row, \JSON_THROW_ON_ERROR)), 0, 16);
     }
 
-    /** @return list<array<string, mixed>> the list with what can be had of each line */
+    /** @return list<NeedRow> the list with what can be had of each line */
     public function needs(int $kit): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "SELECT n.*, i.name, i.maker, i.kind, i.tracking, i.colour, i.hazards, i.home_id, h.address AS home, r.item_id AS instead_item, ri.name AS instead_name,
+            "SELECT n.*, i.name, i.maker, i.kind, i.tracking, i.colour, i.hazards, i.home_id, h.address AS home, ri.name AS instead_name,
                     (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
                     (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray' JOIN kit k ON k.tray_id = p.id WHERE b.item_id = i.id AND k.id <> n.kit_id) AS on_trays,
                     (SELECT coalesce(sum(o.quantity - o.taken), 0) FROM need o JOIN kit k ON k.id = o.kit_id WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND o.state = 'open' AND k.stage <> 'closed') AS wanted,
@@ -86,12 +92,7 @@ final readonly class KitReading
             [$kit],
         );
 
-        return array_map(static function (array $row): array {
-            $available = new Availability((int) $row['stored'], (int) $row['on_trays'], (int) $row['wanted']);
-            $left = max(0, (int) $row['quantity'] - (int) $row['taken']);
-
-            return $row + ['free' => $available->free(), 'shortfall' => 'open' === $row['state'] ? $available->shortfall($left) : 0];
-        }, $rows);
+        return array_map(static fn (array $row): NeedRow => NeedRow::of(new Row($row)), $rows);
     }
 
     /** Returns the round that pulls what is still open of a kit's list. */
@@ -126,72 +127,70 @@ final readonly class KitReading
         return $take;
     }
 
-    /**
-     * Returns the pull round as its page shows it: all its stops in walking order with what is still to be taken, and what is nowhere.
-     *
-     * @return array{stops: list<array<string, mixed>>, done: int, total: int, taken: int, lines: int, nowhere: list<array<string, mixed>>, words: string, lit: array<int, string>}
-     */
-    public function pullRound(int $kit): array
+    public function pullRound(int $kit): PullRound
     {
-        $rows = array_column($this->needs($kit), null, 'id');
-        $states = array_map(static fn (array $row): NeedState => NeedState::from((string) $row['state']), array_values($rows));
-        $round = $this->pullOf($kit, array_values(array_filter($rows, static fn (array $row): bool => NeedState::Open->value === $row['state'])));
+        $lines = [];
+        foreach ($this->needs($kit) as $line) {
+            $lines[$line->id] = $line;
+        }
+        $states = array_map(static fn (NeedRow $line): NeedState => $line->state, array_values($lines));
+        $open = array_filter($lines, static fn (NeedRow $line): bool => $line->isOpen());
+        $round = $this->pullOf($kit, array_values(array_map(OpenNeed::ofLine(...), $open)));
         $nowhere = [];
         foreach ($round->nowhere as $id => $missing) {
-            $nowhere[] = $rows[$id] + ['missing' => $missing, 'where' => $this->stores->whereabouts((int) $rows[$id]['item_id'])];
+            $nowhere[] = new NowhereRow($lines[$id], $missing, $this->stores->whereabouts($lines[$id]->itemId));
         }
 
-        return [
-            'stops' => $this->stops($round, static fn (RoundLine $line): array => ['take' => $line->quantity, 'there' => $line->there] + $rows[$line->id]),
-            'done' => $round->done(),
-            'total' => $round->total(),
-            'taken' => \count(array_filter($states, static fn (NeedState $state): bool => NeedState::Open !== $state)),
-            'lines' => \count($rows),
-            'nowhere' => $nowhere,
-            'words' => RoundWords::onTray($this->trayOf($kit), $states),
-            'lit' => $this->lit($round),
-        ];
+        return new PullRound(
+            $this->stops($round, static fn (RoundLine $line): TakeRow => new TakeRow($lines[$line->id], $line->quantity, $line->there)),
+            $round->done(),
+            $round->total(),
+            \count($lines) - \count($open),
+            \count($lines),
+            $nowhere,
+            RoundWords::onTray($this->trayOf($kit), $states),
+            $this->lit($round),
+        );
     }
 
-    /**
-     * Returns the return round as its page shows it: what is on the tray, grouped by the place it goes to, in walking order; things
-     * without a home come last.
-     *
-     * @return array{stops: list<array<string, mixed>>, homeless: list<array<string, mixed>>, done: int, total: int, returned: int, lit: array<int, string>}
-     */
-    public function returnRound(int $kit): array
+    public function returnRound(int $kit): ReturnRound
     {
-        $rows = array_column($this->tray($kit), null, 'item_id');
-        $round = $this->returnOf($kit, array_values($rows));
+        $things = [];
+        foreach ($this->tray($kit) as $thing) {
+            $things[$thing->itemId] = $thing;
+        }
+        $round = $this->returnOf($kit, array_values($things));
 
-        return [
-            'stops' => $this->stops($round, static fn (RoundLine $line): array => $rows[$line->id]),
-            'homeless' => array_values(array_filter($rows, static fn (array $row): bool => null === $row['home_id'])),
-            'done' => $round->done(),
-            'total' => $round->total(),
-            'returned' => (int) $this->database->fetchOne(
+        return new ReturnRound(
+            $this->stops($round, static fn (RoundLine $line): TrayRow => $things[$line->id]),
+            array_values(array_filter($things, static fn (TrayRow $thing): bool => null === $thing->homeId)),
+            $round->done(),
+            $round->total(),
+            (int) $this->database->fetchOne(
                 "SELECT count(DISTINCT item_id) FROM movement m WHERE kit_id = ? AND reason = 'return' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
                 [$kit],
             ),
-            'lit' => $this->lit($round),
-        ];
+            $this->lit($round),
+        );
     }
 
     /**
      * @param list<int>|null $needs only these
      *
-     * @return list<array<string, mixed>>
+     * @return list<OpenNeed>
      */
     private function openLines(int $kit, ?array $needs = null): array
     {
-        return $this->database->fetchAllAssociative(
-            "SELECT n.id, n.item_id, n.quantity, n.taken, n.state, i.name, i.tracking, i.hazards, i.home_id FROM need n JOIN item i ON i.id = n.item_id
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT n.id, n.item_id, n.quantity, n.taken, i.name, i.tracking, i.hazards, i.home_id FROM need n JOIN item i ON i.id = n.item_id
              WHERE n.kit_id = :kit AND n.state = 'open' AND (:needs IS NULL OR n.id IN (SELECT value FROM json_each(:needs))) ORDER BY n.id",
             ['kit' => $kit, 'needs' => null === $needs ? null : json_encode($needs)],
         );
+
+        return array_map(static fn (array $row): OpenNeed => OpenNeed::of(new Row($row)), $rows);
     }
 
-    /** @param list<array<string, mixed>> $open */
+    /** @param list<OpenNeed> $open */
     private function pullOf(int $kit, array $open): Round
     {
         [$lines, $nowhere] = $this->linesToPull($open);
@@ -199,13 +198,13 @@ final readonly class KitReading
         return Round::past(Purpose::Pull, $lines, $this->stopAt(...), $nowhere, $this->placesOfMoves($kit, Reason::Pull->value, 'from_id'));
     }
 
-    /** @param list<array<string, mixed>> $onTray */
+    /** @param list<TrayRow> $onTray */
     private function returnOf(int $kit, array $onTray): Round
     {
         $lines = [];
-        foreach ($onTray as $row) {
-            if (null !== $row['home_id']) {
-                $lines[] = new RoundLine((int) $row['item_id'], (int) $row['item_id'], (string) $row['name'], (int) $row['home_id'], (int) $row['quantity'], 0, self::isForTheEnd($row));
+        foreach ($onTray as $thing) {
+            if (null !== $thing->homeId) {
+                $lines[] = new RoundLine($thing->itemId, $thing->itemId, $thing->name, $thing->homeId, $thing->quantity, 0, self::isForTheEnd($thing->hazards));
             }
         }
 
@@ -213,35 +212,32 @@ final readonly class KitReading
     }
 
     /**
-     * @param list<array<string, mixed>> $open
+     * @param list<OpenNeed> $open
      *
      * @return array{list<RoundLine>, array<int, int>} the lines, and how much of each is in no drawer
      */
     private function linesToPull(array $open): array
     {
-        $stored = $this->stored(array_map(static fn (array $row): int => (int) $row['item_id'], $open));
+        $stored = $this->stored(array_map(static fn (OpenNeed $line): int => $line->itemId, $open));
         $lines = $nowhere = [];
-        foreach ($open as $row) {
-            $here = $stored[(int) $row['item_id']] ?? [];
-            $home = null === $row['home_id'] ? null : (int) $row['home_id'];
-            $split = $this->plan->split((int) $row['quantity'] - (int) $row['taken'], $here, $home, Tracking::from((string) $row['tracking'])->movesWhole());
+        foreach ($open as $line) {
+            $here = $stored[$line->itemId] ?? [];
+            $split = $this->plan->split($line->left, $here, $line->homeId, $line->tracking->movesWhole());
             foreach ($split['from'] as $place => $quantity) {
-                $lines[] = new RoundLine((int) $row['id'], (int) $row['item_id'], (string) $row['name'], $place, $quantity, $here[$place], self::isForTheEnd($row));
+                $lines[] = new RoundLine($line->id, $line->itemId, $line->name, $place, $quantity, $here[$place], self::isForTheEnd($line->hazards));
             }
             if ($split['missing'] > 0) {
-                $nowhere[(int) $row['id']] = $split['missing'];
+                $nowhere[$line->id] = $split['missing'];
             }
         }
 
         return [$lines, $nowhere];
     }
 
-    /** @param array<string, mixed> $row */
-    private static function isForTheEnd(array $row): bool
+    /** @param list<Hazard> $hazards */
+    private static function isForTheEnd(array $hazards): bool
     {
-        $hazards = array_filter((array) json_decode((string) $row['hazards'], true), is_string(...));
-
-        return [] !== array_filter($hazards, static fn (string $hazard): bool => true === Hazard::tryFrom($hazard)?->isCarriedShort());
+        return [] !== array_filter($hazards, static fn (Hazard $hazard): bool => $hazard->isCarriedShort());
     }
 
     private function stopAt(int $place): Stop
@@ -250,18 +246,15 @@ final readonly class KitReading
     }
 
     /**
-     * @param callable(RoundLine): array<string, mixed> $show
+     * @template T of TakeRow|TrayRow
      *
-     * @return list<array<string, mixed>>
+     * @param callable(RoundLine): T $show
+     *
+     * @return list<StopRow<T>>
      */
     private function stops(Round $round, callable $show): array
     {
-        return array_map(fn (RoundStop $stop): array => [
-            'place_id' => $stop->at->place,
-            'address' => $stop->at->address,
-            'front' => $this->room->frontOf($stop->at->place),
-            'things' => array_map($show, $stop->lines),
-        ], $round->stops);
+        return array_map(fn (RoundStop $stop): StopRow => new StopRow($stop->at->place, $stop->at->address, $this->room->frontOf($stop->at->place), array_map($show, $stop->lines)), $round->stops);
     }
 
     /** @return array<int, string> what the room shows of a round: the number of the stop, by the place whose front is seen */
@@ -283,20 +276,22 @@ final readonly class KitReading
         return (string) $this->database->fetchOne('SELECT p.address FROM kit k JOIN place p ON p.id = k.tray_id WHERE k.id = ?', [$kit]);
     }
 
-    /** @return list<array<string, mixed>> what is on a kit's tray */
+    /** @return list<TrayRow> what is on a kit's tray */
     public function tray(int $kit): array
     {
-        return $this->database->fetchAllAssociative(
-            'SELECT i.id, i.id AS item_id, i.name, i.maker, i.kind, i.tracking, i.colour, i.hazards, i.home_id, h.address AS home, b.quantity
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT i.id AS item_id, i.name, i.maker, i.kind, i.tracking, i.colour, i.hazards, i.home_id, h.address AS home, b.quantity
              FROM kit k JOIN balance b ON b.place_id = k.tray_id JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id WHERE k.id = ? ORDER BY i.name',
             [$kit],
         );
+
+        return array_map(static fn (array $row): TrayRow => TrayRow::of(new Row($row)), $rows);
     }
 
     /**
-     * Returns the cautions that apply to a stop's things, each once.
+     * Returns the cautions that apply to some things, each once.
      *
-     * @param list<array<string, mixed>> $things
+     * @param list<NeedRow|TrayRow> $things
      *
      * @return list<array{care: Care, names: list<string>}>
      */
@@ -304,13 +299,11 @@ final readonly class KitReading
     {
         $cares = [];
         foreach ($things as $thing) {
-            /** @var list<string> $hazards */
-            $hazards = json_decode((string) $thing['hazards'], true) ?: [];
-            foreach ($hazards as $hazard) {
-                $care = $onReturn ? Care::onReturn(Hazard::from($hazard)) : Care::onPull(Hazard::from($hazard));
+            foreach ($thing->hazards as $hazard) {
+                $care = $onReturn ? Care::onReturn($hazard) : Care::onPull($hazard);
                 if (null !== $care) {
-                    $cares[$hazard]['care'] = $care;
-                    $cares[$hazard]['names'][] = (string) $thing['name'];
+                    $cares[$hazard->value]['care'] = $care;
+                    $cares[$hazard->value]['names'][] = $thing->name;
                 }
             }
         }

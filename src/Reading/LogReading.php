@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Query\QueryBuilder;
 
@@ -25,16 +26,24 @@ final readonly class LogReading
     {
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<LogRow> */
     public function lines(LogFilter $filter, int $most): array
     {
-        return array_values($this->query($filter)->setMaxResults($most)->fetchAllAssociative());
+        return iterator_to_array($this->rows($this->query($filter)->setMaxResults($most)), false);
     }
 
-    /** @return iterable<array<string, mixed>> */
+    /** @return iterable<LogRow> */
     public function all(LogFilter $filter): iterable
     {
-        return $this->query($filter)->executeQuery()->iterateAssociative();
+        return $this->rows($this->query($filter));
+    }
+
+    /** @return \Generator<LogRow> */
+    private function rows(QueryBuilder $query): \Generator
+    {
+        foreach ($query->executeQuery()->iterateAssociative() as $row) {
+            yield LogRow::of(new Row($row));
+        }
     }
 
     /** @return array{people: array<int, string>, kits: array<int, string>} */
@@ -49,7 +58,7 @@ final readonly class LogReading
     private function query(LogFilter $filter): QueryBuilder
     {
         $query = $this->database->createQueryBuilder()
-            ->select('m.*', 'i.name AS item', 'f.address AS from_address', 'f.nature AS from_nature', 't.address AS to_address', 't.nature AS to_nature', 'a.name AS person', 'k.name AS kit', 'r.id AS reversed_by', self::REVERSIBLE.' AS is_reversible', self::TRACKING.' AS tracking')
+            ->select('m.*', 'i.name AS item', 'f.address AS from_address', 'f.nature AS from_nature', 't.address AS to_address', 't.nature AS to_nature', 'a.name AS person', 'k.name AS kit', 'r.id AS reversed_by', 'coalesce('.self::REVERSIBLE.', 0) AS is_reversible', self::TRACKING.' AS tracking')
             ->from('movement', 'm')
             ->join('m', 'item', 'i', 'i.id = m.item_id')
             ->join('m', 'place', 'f', 'f.id = m.from_id')

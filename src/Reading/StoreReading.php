@@ -198,7 +198,7 @@ final readonly class StoreReading
      * Returns the spines of a place as they will stand once the coming things are back among them.
      *
      * @param list<array<string, mixed>> $contents
-     * @param list<array<string, mixed>> $coming
+     * @param list<int> $coming items
      *
      * @return array{spines: list<array{name: string, marked: bool, gap: bool, colour: string|null}>, before: int, after: int}
      */
@@ -210,25 +210,25 @@ final readonly class StoreReading
         }
         $sorted = FilingScheme::parse($scheme)->sort(array_values(array_map(self::thing(...), $rows)));
 
-        return $this->strip(array_map(static fn (Thing $thing): array => $rows[$thing->id], $sorted), array_map(static fn (array $row): int => (int) $row['item_id'], $coming));
+        return $this->strip(array_map(static fn (Thing $thing): array => $rows[$thing->id], $sorted), $coming);
     }
 
     /**
      * Returns what a stop of a round needs to know of its place: the place, its contents, its spines with the stop's things
      * among them, and of each of these things where it stands and what goes with it.
      *
-     * @param array<string, mixed> $stop
+     * @param StopRow<TakeRow>|StopRow<TrayRow> $stop
      *
      * @return array<string, mixed>
      */
-    public function atStop(array $stop): array
+    public function atStop(StopRow $stop): array
     {
-        $place = $this->place((string) $stop['address']) ?? [];
+        $place = $this->place($stop->address) ?? [];
         $scheme = (string) ($place['scheme'] ?? 'name');
-        $contents = $this->contents((int) $stop['place_id'], $scheme);
+        $contents = $this->contents($stop->placeId, $scheme);
         $others = array_map(self::thing(...), $contents);
         $positions = $companions = [];
-        foreach ($this->records($stop['things']) as $row) {
+        foreach ($this->records($stop->items()) as $row) {
             $id = (int) $row['id'];
             $positions[$id] = FilingScheme::parse($scheme)->positionOf(self::thing($row), $others);
             $companions[$id] = [];
@@ -237,7 +237,7 @@ final readonly class StoreReading
             $companions[(int) $row['of_id']][] = $row;
         }
 
-        return ['place' => $place, 'contents' => $contents, 'strip' => $this->incoming($contents, $stop['things'], $scheme), 'positions' => $positions, 'companions' => $companions];
+        return ['place' => $place, 'contents' => $contents, 'strip' => $this->incoming($contents, $stop->items(), $scheme), 'positions' => $positions, 'companions' => $companions];
     }
 
     /** @return list<array<string, mixed>> */
@@ -261,15 +261,15 @@ final readonly class StoreReading
     }
 
     /**
-     * @param list<array<string, mixed>> $things
+     * @param list<int> $items
      *
      * @return list<array<string, mixed>>
      */
-    private function records(array $things): array
+    private function records(array $items): array
     {
-        $marks = implode(', ', array_fill(0, \count($things), '?'));
+        $marks = implode(', ', array_fill(0, \count($items), '?'));
 
-        return $this->database->fetchAllAssociative("SELECT * FROM item WHERE id IN ($marks)", array_column($things, 'item_id'));
+        return $this->database->fetchAllAssociative("SELECT * FROM item WHERE id IN ($marks)", $items);
     }
 
     /**

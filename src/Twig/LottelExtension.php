@@ -9,7 +9,6 @@ use App\Reading\Frame;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\Naming;
 use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
@@ -31,8 +30,8 @@ final class LottelExtension extends AbstractExtension
     public function getFilters(): array
     {
         return [
-            new TwigFilter('qty', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->print((int) $quantity, Tracking::from($tracking))),
-            new TwigFilter('qty_field', fn (int|string $quantity, string $tracking): string => $this->frame->quantities()->field((int) $quantity, Tracking::from($tracking))),
+            new TwigFilter('qty', fn (int|string $quantity, Tracking|string $tracking): string => $this->frame->quantities()->print((int) $quantity, self::tracking($tracking))),
+            new TwigFilter('qty_field', fn (int|string $quantity, Tracking|string $tracking): string => $this->frame->quantities()->field((int) $quantity, self::tracking($tracking))),
             new TwigFilter('measured', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
             new TwigFilter('sides', fn (array $ticks): string => $this->frame->lengths()->sides(...array_map(static fn (mixed $side): Length => Length::ofTicks(is_numeric($side) ? (int) $side : 0), array_filter(array_values($ticks))))),
             new TwigFilter('length_field', fn (int|string $ticks): string => $this->frame->lengths()->exact(Length::ofTicks((int) $ticks))),
@@ -40,9 +39,8 @@ final class LottelExtension extends AbstractExtension
             new TwigFilter('weight_field', fn (int|string|null $grams): string => null === $grams ? '' : $this->frame->weights()->field((int) $grams)),
             new TwigFilter('mm_field', $this->mmField(...)),
             new TwigFilter('counted', static fn (int|string $number, string $one, string $many = ''): string => Counted::of((int) $number, $one, $many)),
-            new TwigFilter('place_label', static fn (string $address): string => Place::shownAddress($address).(str_contains($address, '~') ? ' (gone)' : '')),
+            new TwigFilter('place_label', static fn (string $address): string => Place::shownAddress($address).(Place::isGone($address) ? ' (gone)' : '')),
             new TwigFilter('colour_words', static fn (string $hex): string => Naming::inWords(Srgb::ofHex($hex))),
-            new TwigFilter('need_words', static fn (string $state): string => NeedState::from($state)->inWords()),
             new TwigFilter('room_side', $this->roomSide(...)),
             new TwigFilter('local', $this->local(...)),
             new TwigFilter('named', static fn (?string $json): array => (array) json_decode($json ?? '{}', true)),
@@ -81,9 +79,16 @@ final class LottelExtension extends AbstractExtension
         return intdiv($inches, 12).' ft '.($inches % 12).' in';
     }
 
-    private function local(?string $utc, string $format = 'j M Y, G:i'): string
+    private function local(\DateTimeImmutable|string|null $utc, string $format = 'j M Y, G:i'): string
     {
-        return null === $utc ? '' : (new \DateTimeImmutable($utc, new \DateTimeZone('UTC')))->setTimezone($this->frame->timeZone())->format($format);
+        $time = \is_string($utc) ? new \DateTimeImmutable($utc, new \DateTimeZone('UTC')) : $utc;
+
+        return null === $time ? '' : $time->setTimezone($this->frame->timeZone())->format($format);
+    }
+
+    private static function tracking(Tracking|string $tracking): Tracking
+    {
+        return \is_string($tracking) ? Tracking::from($tracking) : $tracking;
     }
 
     private function built(string $file): string

@@ -32,6 +32,12 @@ enum Tracking: string
         }
     }
 
+    /** Whether it is a number of pieces, and not a length or a level. */
+    public function isPieces(): bool
+    {
+        return self::One === $this || self::Count === $this;
+    }
+
     /** Whether a pull takes all that is there: a single thing, or a container with what is left in it. */
     public function movesWhole(): bool
     {
