@@ -40,7 +40,10 @@ abstract class OwnFileTestCase extends RoomTestCase
         mkdir($this->data.'/photos', 0o700, true);
         $this->console('doctrine:migrations:migrate', 'App\Migrations\Version2026112500000'.$version);
         $room = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
-        $room->exec('PRAGMA foreign_keys = OFF; BEGIN; '.file_get_contents(__DIR__."/fixtures/room-version-{$version}.sql").' COMMIT;');
+        $triggers = $room->query("SELECT name, sql FROM sqlite_master WHERE type = 'trigger'");
+        $triggers = false === $triggers ? [] : $triggers->fetchAll(\PDO::FETCH_KEY_PAIR);
+        $drop = implode('', array_map(static fn (string $name): string => "DROP TRIGGER $name;", array_keys($triggers)));
+        $room->exec('PRAGMA foreign_keys = OFF; BEGIN; '.$drop.file_get_contents(__DIR__."/fixtures/room-version-{$version}.sql").implode(';', $triggers).'; COMMIT;');
         $broken = $room->query('PRAGMA foreign_key_check');
         self::assertSame([], false === $broken ? null : $broken->fetchAll());
         $picture = imagecreatetruecolor(40, 30);
