@@ -13,7 +13,6 @@ use App\Reading\LogReading;
 use App\Reading\RoomReading;
 use App\Reading\StoreReading;
 use App\Service\FindIndex;
-use App\Service\Labels\LabelQueue;
 use App\Service\Outcome;
 use App\Service\Step;
 use App\Service\Stores\CountOtherwise;
@@ -27,6 +26,7 @@ use App\Service\Stores\TakeIn;
 use App\Service\Stores\WarnOfReach;
 use App\Service\Unknown;
 use App\Web\Input;
+use App\Web\ItemForm;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Catalogue\Kind;
@@ -64,39 +64,12 @@ final class ItemController extends Page
 
     #[Route('/items/{id<[0-9]{1,12}>}/edit', name: 'describe_item', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function describeItem(Request $request, int $id, DescribeItem $describe, LabelQueue $labels): Response
+    public function describeItem(Request $request, int $id, DescribeItem $describe): Response
     {
-        return $this->write($request, function (Input $input) use ($id, $describe, $labels): Outcome {
+        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
             $item = $this->item($id);
-            $hazards = array_values(array_filter($input->list('hazards'), static fn (string $hazard): bool => null !== Hazard::tryFrom($hazard)));
-            $themes = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $input->text('themes', 300))), static fn (string $theme): bool => '' !== $theme)));
-            $name = $input->text('name', 200, true);
-            $maker = $input->text('maker', 120);
-            $kind = $input->choice('kind', Kind::class);
-            $colour = $input->colour('colour');
-            $colourName = $input->text('colour_name', 60);
-            $sentiments = $input->text('sentiments', 4000);
-            $note = $input->text('note', 4000);
             $tracking = $input->choice('tracking', Tracking::class);
-            $collection = $input->text('collection', 120);
-            $season = '' === $input->text('season', 10) ? '' : $input->choice('season', Season::class)->value;
-            $sides = array_map(static fn (string $field): ?int => $input->length($field, 2000)?->ticks, ['width', 'height', 'depth']);
-            $grams = $input->grams('grams', 200_000);
-            $details = [];
-            foreach (array_keys(KindFields::of($kind)) as $field) {
-                $details[$field] = $input->text('detail_'.str_replace(' ', '_', $field), KindFields::MOST_CHARACTERS);
-            }
-            $input->check();
-            $isRenamed = $name !== $item->name;
-            [$item->name, $item->maker, $item->kind, $item->themes, $item->colour] = [$name, $maker, $kind, $themes, $colour];
-            [$item->colourName, $item->sentiments, $item->note, $item->hazards] = [$colourName, $sentiments, $note, $hazards];
-            [$item->collection, $item->season, $item->isMulticolour, $item->grams] = [$collection, $season, $input->isTicked('is_multicolour'), $grams];
-            [$item->width, $item->height, $item->depth] = $sides;
-            $item->details = array_filter($details, static fn (string $detail): bool => '' !== $detail);
-            $describe($item, $tracking);
-            if ($isRenamed) {
-                $labels->wishForThing($item, 'renamed');
-            }
+            $describe($item, ItemForm::record($input), $tracking);
 
             return Outcome::undoable($this->itemUrl($item), 'Written down.');
         }, fn (Problem $problem): Response => $this->showEdit($id, $problem));

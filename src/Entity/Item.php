@@ -95,6 +95,36 @@ class Item
         $this->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $kind->usualHazards());
     }
 
+    public function record(): ItemRecord
+    {
+        return new ItemRecord(
+            $this->name,
+            $this->kind,
+            $this->maker,
+            $this->themes,
+            $this->colour,
+            $this->colourName,
+            $this->isMulticolour,
+            $this->sentiments,
+            $this->note,
+            $this->hazards,
+            $this->collection,
+            $this->season,
+            $this->width,
+            $this->height,
+            $this->depth,
+            $this->grams,
+            $this->details,
+        );
+    }
+
+    public function describe(ItemRecord $record): void
+    {
+        foreach (get_object_vars($record) as $field => $value) {
+            $this->$field = $value;
+        }
+    }
+
     public function thing(): Thing
     {
         return new Thing((int) $this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour, $this->isMulticolour, $this->collection, null === $this->width || null === $this->height ? null : intdiv($this->width, 320) * intdiv($this->height, 320), $this->season);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Service\Stores;
 
 use App\Entity\Item;
+use App\Entity\ItemRecord;
 use App\Service\FindIndex;
+use App\Service\Labels\LabelQueue;
 use App\Service\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -14,26 +16,31 @@ use Lottel\Core\Log\Tracking;
 /** Keeps an item's record in the catalogue. */
 final readonly class DescribeItem
 {
-    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index)
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index, private LabelQueue $labels)
     {
     }
 
     /** @throws StepRefused if the tracking would change after the item has moved */
-    public function __invoke(Item $item, Tracking $tracking): void
+    public function __invoke(Item $item, ItemRecord $record, Tracking $tracking): void
     {
         if ($tracking !== $item->tracking && false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ?', [$item->id])) {
             throw StepRefused::trackingIsKept();
         }
+        $isRenamed = $record->name !== $item->name;
+        $item->describe($record);
         $item->tracking = $tracking;
         $this->index->item($item);
+        if ($isRenamed) {
+            $this->labels->wishForThing($item, 'renamed');
+        }
     }
 
     /** A new item with the same record, beside the first; nothing of it is in the room yet. */
     public function duplicate(Item $item): Item
     {
-        $twin = new Item(mb_substr($item->name, 0, 193).' (copy)', $item->kind, $item->tracking, $item->home);
-        [$twin->maker, $twin->themes, $twin->colour, $twin->colourName, $twin->sentiments, $twin->note, $twin->hazards] = [$item->maker, $item->themes, $item->colour, $item->colourName, $item->sentiments, $item->note, $item->hazards];
-        [$twin->width, $twin->height, $twin->depth, $twin->grams, $twin->collection, $twin->season, $twin->isMulticolour, $twin->details] = [$item->width, $item->height, $item->depth, $item->grams, $item->collection, $item->season, $item->isMulticolour, $item->details];
+        $twin = new Item($item->name, $item->kind, $item->tracking, $item->home);
+        $twin->describe($item->record());
+        $twin->name = mb_substr($item->name, 0, 193).' (copy)';
         $this->entities->persist($twin);
         $this->index->item($twin);
 
