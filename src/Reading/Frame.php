@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use App\Database\Row;
 use App\Entity\Account;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\ColourWords;
@@ -25,7 +26,7 @@ final class Frame implements ResetInterface
     /** @var array{name: string, measure: string, time_zone: string}|null */
     private ?array $room = null;
 
-    /** @var list<array<string, mixed>>|null */
+    /** @var list<TrayCard>|null */
     private ?array $trays = null;
 
     public function __construct(private readonly Connection $database, private readonly RequestStack $requests, private readonly ClockInterface $clock, private readonly Security $security, private readonly bool $isDemo)
@@ -107,23 +108,18 @@ final class Frame implements ResetInterface
         }
     }
 
-    /**
-     * Returns the open kits in order of their trays.
-     *
-     * @return list<array<string, mixed>>
-     */
+    /** @return list<TrayCard> the open kits in order of their trays */
     public function trays(): array
     {
-        return $this->trays ??= array_map($this->tray(...), $this->database->fetchAllAssociative(
-            'SELECT k.id, k.name, k.stage, k.due_on, k.out_since, p.id AS tray_id, p.address AS tray, CAST(substr(p.address, 6) AS INTEGER) AS number,
-                    (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
+        return $this->trays ??= array_map(fn (array $row): TrayCard => $this->tray(new Row($row)), $this->database->fetchAllAssociative(
+            'SELECT k.id, k.name, k.stage, k.due_on, k.out_since, CAST(substr(p.address, 6) AS INTEGER) AS number, (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
              FROM kit k JOIN place p ON p.id = k.tray_id ORDER BY number',
         ));
     }
 
     public function thingsOut(): int
     {
-        return (int) array_sum(array_column($this->trays(), 'out'));
+        return array_sum(array_map(static fn (TrayCard $tray): int => $tray->out, $this->trays()));
     }
 
     public function notFiled(): int
@@ -158,22 +154,16 @@ final class Frame implements ResetInterface
         return $user instanceof Account ? $user->id : null;
     }
 
-    /**
-     * @param array<string, mixed> $row
-     *
-     * @return array<string, mixed>
-     */
-    private function tray(array $row): array
+    private function tray(Row $row): TrayCard
     {
-        $row['since'] = null === $row['out_since'] ? '' : $this->age((string) $row['out_since']);
-        $row['due'] = $this->due(null === $row['due_on'] ? null : (string) $row['due_on']);
+        $since = $row->timeOrNull('out_since');
 
-        return $row;
+        return TrayCard::of($row, null === $since ? '' : $this->age($since), $this->due($row->textOrNull('due_on')));
     }
 
-    private function age(string $utc): string
+    private function age(\DateTimeImmutable $time): string
     {
-        $since = (new \DateTimeImmutable($utc, new \DateTimeZone('UTC')))->setTimezone($this->timeZone());
+        $since = $time->setTimezone($this->timeZone());
         $days = (int) $since->setTime(0, 0)->diff($this->today()->setTime(0, 0))->days;
 
         return match (true) {
