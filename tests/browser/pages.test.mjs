@@ -138,3 +138,22 @@ test('buttons are big enough for a knuckle', { timeout: 60000 }, async () => {
     }
     assert.deepEqual(small, []);
 });
+
+test('what was done and its undo are seen however far down the page one is', { timeout: 60000 }, async () => {
+    for (const viewport of [{ width: 1280, height: 620 }, { width: 820, height: 900 }]) {
+        const ada = await person(browser, room, 'ada', { viewport });
+        await ada.goto(await kitNamed(ada, 'Ferry kiosk gulls'));
+        await ada.getByText('Change what is written about this kit').click();
+        await ada.fill('#kit-occasion', `quay day ${viewport.width}`);
+        const keep = ada.getByRole('button', { name: 'Write it down' });
+        await keep.scrollIntoViewIfNeeded();
+        await press(ada, () => keep.click());
+        await ada.waitForFunction(() => document.getElementById('main').scrollTop > 200, null, { timeout: 15000 }).catch(() => assert.fail('the page does not stay where it was'));
+        const isOnTop = await ada.evaluate(() => {
+            const said = document.querySelector('#main .said');
+            const undo = said.querySelector('button').getBoundingClientRect();
+            return said.contains(document.elementFromPoint(undo.x + undo.width / 2, undo.y + undo.height / 2));
+        });
+        assert.ok(isOnTop, 'the undo can be pressed there');
+    }
+});
