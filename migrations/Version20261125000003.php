@@ -44,7 +44,7 @@ final class Version20261125000003 extends AbstractMigration
         'ALTER TABLE write_request ADD COLUMN undone_by VARCHAR(36) DEFAULT NULL',
         'UPDATE write_request SET is_undoable = 1 WHERE EXISTS (SELECT 1 FROM movement m WHERE m.request_id = write_request.id AND m.reverses_id IS NULL)',
         'UPDATE item SET since = (SELECT min(m.at) FROM movement m WHERE m.item_id = item.id)',
-        "UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = item.id AND m.reason = 'pull' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id))",
+        "UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = item.id AND +m.reason = 'pull' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id))",
     ];
 
     private const TABLES = [
@@ -92,7 +92,7 @@ final class Version20261125000003 extends AbstractMigration
             CREATE TRIGGER item_not_used AFTER INSERT ON movement
             WHEN NEW.reverses_id IS NOT NULL AND (SELECT reason FROM movement WHERE id = NEW.reverses_id) = 'pull'
             BEGIN
-                UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = NEW.item_id AND m.reason = 'pull'
+                UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = NEW.item_id AND +m.reason = 'pull'
                     AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) WHERE id = NEW.item_id;
             END
             SQL,
@@ -100,7 +100,7 @@ final class Version20261125000003 extends AbstractMigration
         <<<'SQL'
             CREATE VIEW item_use AS
             SELECT m.item_id, m.kit_id, min(m.at) AS at FROM movement m
-            WHERE m.reason = 'pull' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) GROUP BY m.item_id, m.kit_id
+            WHERE +m.reason = 'pull' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) GROUP BY m.item_id, m.kit_id
             SQL,
         <<<'SQL'
             CREATE TRIGGER log_leaves_retired_places BEFORE INSERT ON movement

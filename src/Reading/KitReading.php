@@ -167,7 +167,7 @@ final readonly class KitReading
             $round->done(),
             $round->total(),
             (int) $this->database->fetchOne(
-                "SELECT count(DISTINCT item_id) FROM movement m WHERE kit_id = ? AND reason = 'return' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+                "SELECT count(DISTINCT item_id) FROM movement m WHERE kit_id = ? AND +reason = 'return' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
                 [$kit],
             ),
             $this->lit($round),
@@ -330,11 +330,11 @@ final readonly class KitReading
         return $stored;
     }
 
-    /** @return list<int> */
+    /** @return list<int> found by the kit: the plus keeps the database, which does not know how many lines have a reason, off that index */
     private function placesOfMoves(int $kit, string $reason, string $column): array
     {
         return array_map(intval(...), $this->database->fetchFirstColumn(
-            "SELECT DISTINCT $column FROM movement m WHERE kit_id = ? AND reason = ? AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+            "SELECT DISTINCT $column FROM movement m WHERE kit_id = ? AND +reason = ? AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
             [$kit, $reason],
         ));
     }

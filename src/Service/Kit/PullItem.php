@@ -148,7 +148,7 @@ final readonly class PullItem
         if ($left > 0) {
             throw StepRefused::moreThanWanted($need->item->name, $this->frame->quantities()->print($left, $need->item->tracking));
         }
-        $who = $this->database->fetchOne("SELECT a.name FROM movement m JOIN account a ON a.id = m.account_id WHERE m.kit_id = ? AND m.item_id = ? AND m.reason = 'pull' ORDER BY m.id DESC LIMIT 1", [$need->kit->id, $need->item->id]);
+        $who = $this->database->fetchOne("SELECT a.name FROM movement m JOIN account a ON a.id = m.account_id WHERE m.kit_id = ? AND m.item_id = ? AND +m.reason = 'pull' ORDER BY m.id DESC LIMIT 1", [$need->kit->id, $need->item->id]);
         throw false === $who || 0 === $need->taken ? StepRefused::isSettled($need->item->name) : StepRefused::isTaken($need->item->name, (string) $who, $need->kit->tray->address ?? 'the tray');
     }
 
