@@ -11,11 +11,8 @@ namespace App\Reading;
  */
 final readonly class StopRow
 {
-    /**
-     * @param int|null $front the place whose front is seen of it
-     * @param list<T> $things
-     */
-    public function __construct(public int $placeId, public string $address, public ?int $front, public array $things)
+    /** @param list<T> $things */
+    public function __construct(public int $placeId, public string $address, public array $things)
     {
     }
 
