@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Command\ColourCommand;
-use App\Command\CutPlanCommand;
-use App\Command\PaperCommand;
-use App\Command\RoundCommand;
+use App\Console\ColourCommand;
+use App\Console\CutPlanCommand;
 use App\Console\Document;
 use App\Console\DocumentCommand;
 use App\Console\InvalidDocument;
+use App\Console\PaperCommand;
+use App\Console\RoundCommand;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;

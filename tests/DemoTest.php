@@ -6,7 +6,7 @@ namespace App\Tests;
 
 use App\Demo\FurnishRoom;
 use App\Demo\TellStory;
-use App\Reading\AuditReading;
+use App\Log\AuditReading;
 
 final class DemoTest extends RoomTestCase
 {

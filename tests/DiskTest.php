@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Catalogue\InvalidPhoto;
+use App\Catalogue\KeepPhoto;
 use App\Database\RoomUnavailable;
-use App\Reading\AuditReading;
-use App\Service\Stores\InvalidPhoto;
-use App\Service\Stores\KeepPhoto;
+use App\Log\AuditReading;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Process\Process;
@@ -111,7 +111,7 @@ final class DiskTest extends OwnFileTestCase
             imagesetpixel($picture, mt_rand(0, 899), mt_rand(0, 699), mt_rand(0, 0xFFFFFF));
         }
         imagejpeg($picture, $this->data.'/new.jpg', 95);
-        $code = 'try { echo (new App\Service\Stores\KeepPhoto($argv[1]))->keep(new Symfony\Component\HttpFoundation\File\UploadedFile($argv[2], "new.jpg", "image/jpeg", null, true)); } catch (App\Service\Stores\InvalidPhoto $refused) { echo "refused: ", $refused->getMessage(); }';
+        $code = 'try { echo (new App\Catalogue\KeepPhoto($argv[1]))->keep(new Symfony\Component\HttpFoundation\File\UploadedFile($argv[2], "new.jpg", "image/jpeg", null, true)); } catch (App\Catalogue\InvalidPhoto $refused) { echo "refused: ", $refused->getMessage(); }';
         $shell = \sprintf('trap "" XFSZ; ulimit -f 2; exec php -r %s %s %s', escapeshellarg('require "vendor/autoload.php"; '.$code), escapeshellarg($this->data), escapeshellarg($this->data.'/new.jpg'));
         $process = new Process(['bash', '-c', $shell], \dirname(__DIR__));
         $process->mustRun();

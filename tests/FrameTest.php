@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Reading\Frame;
-use App\Twig\RoomDrawing;
+use App\Stores\RoomDrawing;
+use App\Web\Frame;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;

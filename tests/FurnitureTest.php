@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Service\Stores\ChangeFurniture;
+use App\Stores\ChangeFurniture;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Rooms, units and places that are set up and changed while they are in use. */

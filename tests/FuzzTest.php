@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Reading\AuditReading;
+use App\Log\AuditReading;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Routing\Route;
 use Symfony\Component\Routing\RouterInterface;
@@ -106,7 +106,7 @@ final class FuzzTest extends RoomTestCase
     private function fields(): array
     {
         $found = [];
-        foreach (glob(\dirname(__DIR__).'/src/Controller/*.php') ?: [] as $file) {
+        foreach (glob(\dirname(__DIR__).'/src/*/*Controller.php') ?: [] as $file) {
             preg_match_all("/(?:input->|side\(|tenths\()\w*\(?'(\w+)'/", (string) file_get_contents($file), $m);
             $found = [...$found, ...$m[1]];
         }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Entity\Item;
-use App\Reading\AuditReading;
-use App\Service\Kit\KitDescription;
-use App\Service\Kit\PlanKit;
-use App\Service\Outcome;
-use App\Service\Step;
-use App\Service\WriteOnce;
+use App\Catalogue\Item;
+use App\Kits\KitDescription;
+use App\Kits\PlanKit;
+use App\Log\AuditReading;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Steps\WriteOnce;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 

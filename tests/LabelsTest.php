@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Service\Labels\SimulatedTapePrinter;
+use App\Labels\SimulatedTapePrinter;
 use Lottel\Core\Label\ScanCode;
 use Lottel\Core\Label\Tape;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Entity\Item;
-use App\Reading\AuditReading;
-use App\Service\LogBook;
-use App\Service\Step;
+use App\Catalogue\Item;
+use App\Log\AuditReading;
+use App\Log\LogBook;
+use App\Steps\Step;
 use Doctrine\DBAL\Exception as DatabaseException;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;

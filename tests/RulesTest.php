@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Entity\Item;
-use App\Entity\Place;
+use App\Catalogue\Item;
+use App\Stores\Place;
 use Doctrine\DBAL\Exception as DatabaseException;
 use PHPUnit\Framework\Attributes\DataProvider;
 

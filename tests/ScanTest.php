@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Entity\Item;
+use App\Catalogue\Item;
 use Lottel\Core\Label\ScanCode;
 
 /** Labels that are scanned: on their own, on a pull, on a return. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Entity\Account;
+use App\Security\Account;
 use App\Security\KnownBrowser;
 use App\Security\SameTimeForStrangers;
 use App\Security\SessionStore;

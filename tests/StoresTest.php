@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Service\People\OpenRoom;
+use App\People\OpenRoom;
 
 final class StoresTest extends RoomTestCase
 {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Entity\Item;
-use App\Reading\AuditReading;
+use App\Catalogue\Item;
+use App\Log\AuditReading;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What the pages say is so, and what was typed is not lost. */
@@ -249,7 +249,7 @@ final class TruthTest extends RoomTestCase
         $this->browser->submit($page->filter('#preview form')->form());
         $this->assertCode(303);
         $kinds = ['machine' => 'machine (by its name)', 'die' => 'die (by its name)', 'paper' => 'paper (by its name)', 'ribbon' => 'ribbon (by its name)', 'ink' => 'ink (by its name)'];
-        $quantities = $this->service(\App\Reading\Frame::class)->quantities();
+        $quantities = $this->service(\App\Web\Frame::class)->quantities();
         $written = [];
         foreach ($this->database()->fetchAllAssociative('SELECT i.*, b.quantity FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.address = ? ORDER BY i.id', ['C5']) as $row) {
             $hazards = implode(', ', json_decode((string) $row['hazards'], true));

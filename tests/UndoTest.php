@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Entity\Item;
-use App\Reading\AuditReading;
+use App\Catalogue\Item;
+use App\Log\AuditReading;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Bench;
 
 use App\Demo\FurnishRoom;
-use App\Entity\Room;
-use App\Service\Stores\BuildUnit;
+use App\Stores\BuildUnit;
+use App\Stores\Room;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Furniture\UnitTemplate;

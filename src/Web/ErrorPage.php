@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace App\Web;
 
 use App\Database\RoomUnavailable;
-use App\Security\UnfinishedForm;
-use App\Service\Unknown;
+use App\Steps\Unknown;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
 use Symfony\Component\HttpFoundation\Request;

@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Web;
 
-use App\Entity\Account;
-use App\Entity\Item;
-use App\Entity\Kit;
-use App\Entity\Need;
-use App\Entity\Place;
-use App\Reading\Frame;
-use App\Service\Outcome;
-use App\Service\Step;
-use App\Service\Unknown;
-use App\Service\WriteOnce;
+use App\Catalogue\Item;
+use App\Kits\Kit;
+use App\Kits\Need;
+use App\Security\Account;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Steps\Unknown;
+use App\Steps\WriteOnce;
+use App\Stores\Place;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\RedirectResponse;

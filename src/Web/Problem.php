@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Web;
 
+use App\Catalogue\InvalidPhoto;
 use App\Database\RoomUnavailable;
-use App\Service\AlreadyOut;
-use App\Service\Labels\TapeTrouble;
-use App\Service\Scan\WrongDrawer;
-use App\Service\StepRefused;
-use App\Service\Stores\InvalidPhoto;
+use App\Labels\TapeTrouble;
+use App\Rounds\AlreadyOut;
+use App\Rounds\WrongDrawer;
+use App\Steps\StepRefused;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Filing\InvalidScheme;
 use Lottel\Core\Furniture\InvalidAddress;
@@ -21,9 +21,11 @@ use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\RefusedRetracking;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\InvalidWeight;
+use Symfony\Component\DependencyInjection\Attribute\Exclude;
 use Symfony\Component\HttpFoundation\Request;
 
 /** What went wrong with a form, to be shown on its page again together with what was typed. */
+#[Exclude]
 final readonly class Problem
 {
     /**

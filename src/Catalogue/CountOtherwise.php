@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Find\FindIndex;
+use App\Steps\StepRefused;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Log\RefusedRetracking;
+use Lottel\Core\Log\Retracking;
+use Lottel\Core\Log\Tracking;
+
+/** Counts a thing in another way from now on; the log keeps its lines as they were counted. */
+final readonly class CountOtherwise
+{
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index)
+    {
+    }
+
+    /**
+     * @throws RefusedRetracking if what is in a place does not come out even, or cannot be counted so
+     * @throws StepRefused if some of it is on a tray, where its kit's list counts it too
+     */
+    public function __invoke(Item $item, Retracking $retracking): void
+    {
+        $this->entities->flush();
+        $last = $this->database->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]);
+        if (null !== $last && false !== $last) {
+            $this->database->insert('retracking', [
+                'item_id' => $item->id, 'movement_id' => $last, 'from_tracking' => $retracking->from->value, 'to_tracking' => $retracking->to->value,
+                'was' => $retracking->was, 'becomes' => $retracking->becomes,
+            ]);
+            $this->convertBalances($item, $retracking);
+        }
+        $this->convertLists($item, $retracking);
+        $item->tracking = $retracking->to;
+        $this->index->item($item);
+    }
+
+    private function convertBalances(Item $item, Retracking $retracking): void
+    {
+        $rows = $this->database->fetchAllAssociative('SELECT b.place_id, b.quantity, p.nature, p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?', [$item->id]);
+        $inside = array_filter($rows, static fn (array $row): bool => PlaceNature::Outside->value !== $row['nature']);
+        if (Tracking::One === $retracking->to && \count($inside) > 1) {
+            throw RefusedRetracking::isInSeveralPlaces();
+        }
+        foreach ($rows as $row) {
+            if (PlaceNature::Tray->value === $row['nature']) {
+                throw StepRefused::bringHomeFirst($item->name, (string) $row['address']);
+            }
+            $isInside = PlaceNature::Outside->value !== $row['nature'];
+            $quantity = $isInside ? $retracking->exactly((int) $row['quantity'], (string) $row['address']) : $retracking->converted((int) $row['quantity']);
+            if (0 === $quantity) {
+                $this->database->delete('balance', ['item_id' => $item->id, 'place_id' => $row['place_id']]);
+            } else {
+                $this->database->update('balance', ['quantity' => $quantity], ['item_id' => $item->id, 'place_id' => $row['place_id']]);
+            }
+        }
+    }
+
+    private function convertLists(Item $item, Retracking $retracking): void
+    {
+        foreach ($this->database->fetchAllAssociative('SELECT id, quantity, taken FROM need WHERE item_id = ?', [$item->id]) as $need) {
+            $quantity = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted((int) $need['quantity']));
+            $this->database->update('need', ['quantity' => $quantity, 'taken' => $retracking->converted((int) $need['taken'])], ['id' => $need['id']]);
+        }
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Find\FindIndex;
+use App\Steps\StepRefused;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+
+/** Deletes a thing that never moved; what the log speaks of is kept. */
+final readonly class DeleteItem
+{
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index)
+    {
+    }
+
+    /** @throws StepRefused if it has moved, or is on the list of a kit */
+    public function __invoke(Item $item): void
+    {
+        if (false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ?', [$item->id])) {
+            throw StepRefused::hasMoved($item->name);
+        }
+        $kit = $this->database->fetchOne('SELECT k.name FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = ?', [$item->id]);
+        if (false !== $kit) {
+            throw StepRefused::isOnAList($item->name, (string) $kit);
+        }
+        $this->entities->flush();
+        $this->database->executeStatement('DELETE FROM companion WHERE item_id = :id OR other_id = :id', ['id' => $item->id]);
+        $this->database->delete('label_wish', ['item_id' => $item->id]);
+        $this->index->forgetItem((int) $item->id);
+        $this->entities->remove($item);
+        $this->entities->flush();
+    }
+}

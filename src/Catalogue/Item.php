@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Stores\Place;
+use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\Thing;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Upkeep\Hazard;
+
+#[ORM\Entity]
+#[ORM\Index(name: 'item_home', columns: ['home_id'])]
+#[ORM\Index(name: 'item_name', columns: ['name'])]
+#[ORM\Index(name: 'item_themes', columns: ['themes'])]
+class Item
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public ?int $id = null;
+
+    #[ORM\Column(length: 120, options: ['default' => ''])]
+    public string $maker = '';
+
+    /** @var list<string> */
+    #[ORM\Column(type: 'json')]
+    public array $themes = [];
+
+    #[ORM\Column(length: 7, nullable: true)]
+    public ?string $colour = null;
+
+    #[ORM\Column(length: 60, options: ['default' => ''])]
+    public string $colourName = '';
+
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $sentiments = '';
+
+    #[ORM\Column(type: 'text', options: ['default' => ''])]
+    public string $note = '';
+
+    /** @var list<string> */
+    #[ORM\Column(type: 'json')]
+    public array $hazards;
+
+    /** As it is put away: in ticks, width left to right, height upright, depth front to back. */
+    #[ORM\Column(nullable: true)]
+    public ?int $width = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $height = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $depth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $grams = null;
+
+    #[ORM\Column(length: 120, options: ['default' => ''])]
+    public string $collection = '';
+
+    #[ORM\Column(length: 10, options: ['default' => ''])]
+    public string $season = '';
+
+    #[ORM\Column(options: ['default' => false])]
+    public bool $isMulticolour = false;
+
+    /** @var array<string, string> what is known of its kind alone, by field */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $details = [];
+
+    #[ORM\Column(length: 40, nullable: true)]
+    public ?string $photo = null;
+
+    /** Since when it is out of the catalogue; the log keeps it. */
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
+    /** When it was last used, and when it first came in: kept by the database, from the log. */
+    #[ORM\Column(nullable: true, insertable: false, updatable: false)]
+    public ?\DateTimeImmutable $usedAt = null;
+
+    #[ORM\Column(nullable: true, insertable: false, updatable: false)]
+    public ?\DateTimeImmutable $since = null;
+
+    public function __construct(
+        #[ORM\Column(length: 200)]
+        public string $name,
+        #[ORM\Column(length: 20)]
+        public Kind $kind,
+        #[ORM\Column(length: 10)]
+        public Tracking $tracking,
+        #[ORM\ManyToOne]
+        public ?Place $home,
+    ) {
+        $this->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $kind->usualHazards());
+    }
+
+    public function record(): ItemRecord
+    {
+        return new ItemRecord(
+            $this->name,
+            $this->kind,
+            $this->maker,
+            $this->themes,
+            $this->colour,
+            $this->colourName,
+            $this->isMulticolour,
+            $this->sentiments,
+            $this->note,
+            $this->hazards,
+            $this->collection,
+            $this->season,
+            $this->width,
+            $this->height,
+            $this->depth,
+            $this->grams,
+            $this->details,
+        );
+    }
+
+    public function describe(ItemRecord $record): void
+    {
+        foreach (get_object_vars($record) as $field => $value) {
+            $this->$field = $value;
+        }
+    }
+
+    public function thing(): Thing
+    {
+        return new Thing((int) $this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour, $this->isMulticolour, $this->collection, null === $this->width || null === $this->height ? null : intdiv($this->width, 320) * intdiv($this->height, 320), $this->season);
+    }
+}

@@ -1,0 +1,309 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Find\FindIndex;
+use App\Kits\KitReading;
+use App\Kits\KitRow;
+use App\Log\LogFilter;
+use App\Log\LogReading;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Steps\Unknown;
+use App\Stores\Place;
+use App\Stores\RoomReading;
+use App\Stores\StoreReading;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\KindFields;
+use Lottel\Core\Catalogue\Season;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Retracking;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Upkeep\Hazard;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** Items: their records, photos, companions and homes. */
+final class ItemController extends Page
+{
+    public function __construct(private readonly RoomReading $room, private readonly StoreReading $stores, private readonly LogReading $log, private readonly KitReading $kits, private readonly KeepPhoto $photos, private readonly WarnOfReach $warn)
+    {
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}', name: 'item', methods: ['GET'])]
+    public function itemPage(int $id, ?Problem $problem = null): Response
+    {
+        return $this->showItem($id, $problem);
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/edit', name: 'edit_item', methods: ['GET'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function editItem(int $id): Response
+    {
+        return $this->showEdit($id, null);
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/edit', name: 'describe_item', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function describeItem(Request $request, int $id, DescribeItem $describe): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
+            $item = $this->item($id);
+            $tracking = $input->choice('tracking', Tracking::class);
+            $describe($item, ItemForm::record($input), $tracking);
+
+            return Outcome::undoable($this->itemUrl($item), 'Written down.');
+        }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/companions', name: 'add_companion', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function companion(Request $request, int $id, DescribeItem $describe): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
+            $item = $this->item($id);
+            $name = $input->text('companion', 200, true);
+            $other = $this->entities->getRepository(Item::class)->findOneBy(['name' => $name, 'removedAt' => null]);
+            if (null === $other || $other === $item) {
+                $input->refuse('companion', 'No other item has exactly this name.');
+            }
+            $input->check();
+            \assert(null !== $other);
+            $describe->belongTogether($item, $other, $input->isTicked('is_together'));
+
+            return Outcome::undoable($this->itemUrl($item), \sprintf('%s and %s belong together.', $item->name, $other->name));
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/home', name: 'give_home', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function giveHome(Request $request, int $id, KeepHomes $homes): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
+            $item = $this->item($id);
+            $home = $this->homeFrom($input);
+            $homes->giveHome($step, $item, $home);
+
+            return Outcome::undoable($this->itemUrl($item), trim(\sprintf('%s is at home in %s now. %s', $item->name, $home->address, $this->warn->ofHome($item) ?? '')));
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/found', name: 'found_again', methods: ['POST'])]
+    public function found(Request $request, int $id, KeepHomes $homes): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
+            $item = $this->item($id);
+            $place = '' === $input->text('address', 24) ? $homes->homeOrHeap($item) : $this->homeFrom($input);
+            $homes->foundAgain($step, $item, $place);
+
+            return Outcome::undoable($this->itemUrl($item), \sprintf('Good: %s is in %s again.', $item->name, $place->address));
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/stock', name: 'stock', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function stock(Request $request, int $id, TakeIn $takeIn): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $takeIn): Outcome {
+            $item = $this->item($id);
+            $quantity = $input->quantity('quantity', $item->tracking);
+            $place = $this->homeFrom($input);
+            $from = $input->choice('from', Outside::class);
+            if (!\in_array($from, Outside::sources(), true)) {
+                $input->refuse('from', 'Choose one of the list.');
+            }
+            $input->check();
+            $takeIn->stock($step, $item, $place, $quantity, $from);
+
+            return Outcome::undoable($this->itemUrl($item), \sprintf('%s more of %s in %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name, $place->address));
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/duplicate', name: 'duplicate_item', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function duplicate(Request $request, int $id, DescribeItem $describe): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
+            $twin = $describe->duplicate($this->item($id));
+
+            return Outcome::undoable($this->generateUrl('edit_item', ['id' => $twin->id]), 'This is the copy. Change what is different about it.');
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/counted', name: 'count_thing', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function counted(Request $request, int $id, CountThing $count): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $count): Outcome {
+            $item = $this->item($id);
+            $counted = 1 === preg_match('/^\s*(0|none|empty)\s*$/iD', $input->text('quantity', 40)) ? 0 : $input->quantity('quantity', $item->tracking);
+            $place = $this->store($this->frame->address($input->text('place', 24)));
+            $why = $input->text('why', 200);
+            $input->check();
+            $difference = $count($step, $item, $place, $counted, $why);
+            $size = $this->frame->quantities()->print(abs($difference), $item->tracking);
+
+            return Outcome::undoable($this->itemUrl($item), match (true) {
+                0 === $difference => \sprintf('%s in %s agrees with the log.', $item->name, $place->address),
+                0 === $counted => \sprintf('%s: none left in %s, as counted.', $item->name, $place->address),
+                default => \sprintf('%s in %s: %s as counted, %s %s than the log believed.', $item->name, $place->address, $this->frame->quantities()->print($counted, $item->tracking), $size, $difference > 0 ? 'more' : 'less'),
+            });
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/tracking', name: 'count_otherwise', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function countOtherwise(Request $request, int $id, CountOtherwise $count): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $count): Outcome {
+            $item = $this->item($id);
+            $tracking = $input->choice('tracking', Tracking::class);
+            $was = $input->quantity('was', $item->tracking);
+            $becomes = $input->quantity('becomes', $tracking);
+            $input->check();
+            $count($item, Retracking::of($item->tracking, $tracking, $was, $becomes));
+
+            return Outcome::final($this->itemUrl($item), \sprintf('%s is counted in another way from now on. The log keeps its lines as they were.', $item->name));
+        }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/delete', name: 'delete_item', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function delete(Request $request, int $id, DeleteItem $delete): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $delete): Outcome {
+            $item = $this->item($id);
+            $home = $item->home;
+            $delete($item);
+
+            return Outcome::undoable(true === $home?->isStorageInUse() ? $this->generateUrl('place', ['address' => $home->address]) : $this->generateUrl('stores'), \sprintf('%s is out of the catalogue.', $item->name));
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/photo', name: 'keep_photo', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function keepPhoto(Request $request, int $id): Response
+    {
+        $new = $old = null;
+        $response = $this->write($request, function (Input $input) use ($id, &$new, &$old): Outcome {
+            $item = $this->item($id);
+            [$old, $item->photo] = [$item->photo, $new];
+
+            return Outcome::final($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem), function (Input $input) use (&$new): void {
+            $new = $this->photos->keep($input->file('photo') ?? throw InvalidPhoto::didNotArrive());
+        });
+        // Of the new file and the old one, the one that the room does not speak of any more goes.
+        $gone = $response->isRedirect() && null !== $new && $new === ($this->stores->item($id)['photo'] ?? null) ? $old : $new;
+        if (null !== $gone) {
+            $this->photos->throwAway($gone);
+        }
+
+        return $response;
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/photo', name: 'photo', methods: ['GET'])]
+    public function photo(int $id): Response
+    {
+        $photo = $this->item($id)->photo;
+        $path = null === $photo ? '' : $this->photos->path($photo);
+        if (!is_file($path)) {
+            throw $this->createNotFoundException('There is no photo of it.');
+        }
+
+        return new BinaryFileResponse($path, 200, ['Content-Type' => 'image/jpeg']);
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/colour', name: 'take_colour', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function takeColour(Request $request, int $id, FindIndex $index): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $index): Outcome {
+            $item = $this->item($id);
+            $colour = $input->colour('colour');
+            $input->check();
+            $item->colour = $colour;
+            $index->item($item);
+
+            return Outcome::undoable($this->itemUrl($item), 'That is its colour now.');
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    private function homeFrom(Input $input): Place
+    {
+        $place = $this->storage($input, 'address');
+        if (null === $place) {
+            $input->refuse('address', 'Type the address of its place, such as C3.');
+        }
+        $input->check();
+        \assert(null !== $place);
+
+        return $place;
+    }
+
+    private function showItem(int $id, ?Problem $problem): Response
+    {
+        $item = $this->stores->item($id) ?? throw Unknown::item($id);
+        if (null !== $item['removed_at']) {
+            return $this->render('stores/removed_item.html.twig', ['item' => $item, 'log' => $this->log->lines(new LogFilter(item: $id), 20), 'problem' => $problem]);
+        }
+
+        return $this->render('stores/item.html.twig', [
+            'item' => $item,
+            'where' => $this->stores->whereabouts($id),
+            'has_moved' => $this->stores->hasMoved($id),
+            'warning' => $this->warn->ofHome($this->item($id)),
+            'position' => null === $item['home_id'] ? null : $this->stores->position($id, (int) $item['home_id'], (string) $item['home_scheme']),
+            'companions' => $this->stores->companions($id),
+            'kits_of' => $this->stores->kitsOf($id),
+            'kits' => $this->choosableKits(),
+            'log' => $this->log->lines(new LogFilter(item: $id), 8),
+            'sources' => Outside::sources(),
+            'lit' => $this->room->lit([$item['home_id']]),
+            'palette' => null === $item['photo'] ? [] : $this->photos->palette($this->item($id)),
+            'fields' => KindFields::of(Kind::from((string) $item['kind'])),
+            'problem' => $problem,
+        ]);
+    }
+
+    private function showEdit(int $id, ?Problem $problem): Response
+    {
+        return $this->render('stores/edit_item.html.twig', [
+            'item' => $item = $this->stored($id),
+            'fields' => KindFields::of(Kind::from((string) $item['kind'])),
+            'seasons' => Season::cases(),
+            'kinds' => Kind::cases(),
+            'trackings' => Tracking::cases(),
+            'hazards' => Hazard::cases(),
+            'has_moved' => $this->stores->hasMoved($id),
+            'problem' => $problem,
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function stored(int $id): array
+    {
+        $item = $this->stores->item($id);
+
+        return null === $item || null !== $item['removed_at'] ? throw Unknown::item($id) : $item;
+    }
+
+    /** @return list<KitRow> */
+    private function choosableKits(): array
+    {
+        return [...$this->kits->all('open'), ...$this->kits->all('planned')];
+    }
+
+    private function itemUrl(Item $item): string
+    {
+        return $this->generateUrl('item', ['id' => $item->id]);
+    }
+}

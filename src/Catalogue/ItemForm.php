@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Web\Input;
+use App\Web\InvalidInput;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\KindFields;
+use Lottel\Core\Catalogue\Season;
+use Lottel\Core\Upkeep\Hazard;
+
+/** Reads what a person writes down about an item. */
+final class ItemForm
+{
+    /** @throws InvalidInput of everything that cannot be read */
+    public static function record(Input $input): ItemRecord
+    {
+        $kind = $input->choice('kind', Kind::class);
+        $record = new ItemRecord(
+            name: $input->text('name', 200, true),
+            kind: $kind,
+            maker: $input->text('maker', 120),
+            themes: self::themes($input->text('themes', 300)),
+            colour: $input->colour('colour'),
+            colourName: $input->text('colour_name', 60),
+            isMulticolour: $input->isTicked('is_multicolour'),
+            sentiments: $input->text('sentiments', 4000),
+            note: $input->text('note', 4000),
+            hazards: array_values(array_filter($input->list('hazards'), static fn (string $hazard): bool => null !== Hazard::tryFrom($hazard))),
+            collection: $input->text('collection', 120),
+            season: '' === $input->text('season', 10) ? '' : $input->choice('season', Season::class)->value,
+            width: $input->length('width', 2000)?->ticks,
+            height: $input->length('height', 2000)?->ticks,
+            depth: $input->length('depth', 2000)?->ticks,
+            grams: $input->grams('grams', 200_000),
+            details: self::details($input, $kind),
+        );
+        $input->check();
+
+        return $record;
+    }
+
+    /** @return list<string> */
+    private static function themes(string $text): array
+    {
+        return array_values(array_unique(array_filter(array_map(trim(...), explode(',', $text)), static fn (string $theme): bool => '' !== $theme)));
+    }
+
+    /** @return array<string, string> */
+    private static function details(Input $input, Kind $kind): array
+    {
+        $details = [];
+        foreach (array_keys(KindFields::of($kind)) as $field) {
+            $details[$field] = $input->text('detail_'.str_replace(' ', '_', $field), KindFields::MOST_CHARACTERS);
+        }
+
+        return array_filter($details, static fn (string $detail): bool => '' !== $detail);
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Find\FindIndex;
+use App\Labels\LabelQueue;
+use App\Log\LogBook;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Stores\Place;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Log\Reason;
+
+/** Where things belong, and bringing them there outside of a kit. */
+final readonly class KeepHomes
+{
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private LogBook $log, private FindIndex $index, private LabelQueue $labels)
+    {
+    }
+
+    /** Gives an item a home; what of it lies in the old home, or unfiled, moves along, and so does what shares its pocket. */
+    public function giveHome(Step $step, Item $item, Place $home): void
+    {
+        if (!$home->isStorageInUse()) {
+            throw StepRefused::notAPlaceOfStorage(Place::shownAddress($home->address));
+        }
+        foreach ([$item, ...$this->inOnePocket($item)] as $one) {
+            $this->giveOneHome($step, $one, $home);
+        }
+    }
+
+    /** @return list<Item> */
+    private function inOnePocket(Item $item): array
+    {
+        $ids = $this->database->fetchFirstColumn('SELECT CASE WHEN item_id = ? THEN other_id ELSE item_id END FROM companion WHERE (item_id = ? OR other_id = ?) AND is_together', [$item->id, $item->id, $item->id]);
+
+        return array_values(array_filter(array_map(fn (mixed $id): ?Item => $this->entities->find(Item::class, $id), $ids)));
+    }
+
+    private function giveOneHome(Step $step, Item $item, Place $home): void
+    {
+        $old = $item->home;
+        $item->home = $home;
+        $this->index->item($item);
+        if (null !== $old && $old !== $home) {
+            $this->labels->wishForThing($item, 'moved');
+        }
+        foreach (array_filter([$old, $this->log->notFiled()]) as $from) {
+            $quantity = $this->log->quantity($item, $from);
+            if ($quantity > 0 && $from !== $home) {
+                $this->log->move($step, $item, $quantity, $from, $home, Reason::Move, null, null === $old ? 'got its first home' : 'got a new home');
+            }
+        }
+    }
+
+    /** A lost thing turned up: all of it is in that place again. */
+    public function foundAgain(Step $step, Item $item, Place $in): int
+    {
+        $lost = $this->log->outside(Outside::Lost);
+        $quantity = $this->log->quantity($item, $lost);
+        if ($quantity < 1) {
+            throw StepRefused::notLost($item->name);
+        }
+        $this->log->move($step, $item, $quantity, $lost, $in, Reason::FindAgain);
+
+        return $quantity;
+    }
+
+    public function homeOrHeap(Item $item): Place
+    {
+        return null !== $item->home && PlaceNature::Storage === $item->home->nature ? $item->home : $this->log->notFiled();
+    }
+}

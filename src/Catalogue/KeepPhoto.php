@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use Lottel\Core\Colour\Palette;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+
+/**
+ * Keeps one photo of an item: turned upright, made smaller, and painted anew, so that nothing of the file but its picture is
+ * left, not where it was taken either.
+ */
+final readonly class KeepPhoto
+{
+    public const MOST_BYTES = 15_000_000;
+    private const MOST_PIXELS = 40_000_000;
+    private const SIDE = 1600;
+    private const PALETTE_SIDE = 160;
+
+    public function __construct(private string $dataDir)
+    {
+    }
+
+    /**
+     * Reads a picture, writes it anew beside the others, and looks whether all of it is there; only then it may take the place
+     * of an old one. Done before anything is written into the room, since a large picture takes its time.
+     *
+     * @return string the name of the new photo
+     *
+     * @throws InvalidPhoto if the file is too large, no picture, or damaged, or there is no room for it on the disk
+     */
+    public function keep(UploadedFile $file): string
+    {
+        $picture = $this->smaller($this->upright($file, $this->read($file)), self::SIDE);
+        $name = bin2hex(random_bytes(16));
+        if (!is_dir($this->folder()) && !@mkdir($this->folder(), 0o700, true) && !is_dir($this->folder())) {
+            throw InvalidPhoto::cannotBeKept();
+        }
+        $aside = $this->folder().'/'.$name.'.new';
+        $isWritten = @imagejpeg($picture, $aside, 84) && $this->isWhole($aside, $picture) && @rename($aside, $this->path($name));
+        if (!$isWritten) {
+            @unlink($aside);
+            throw InvalidPhoto::cannotBeKept();
+        }
+
+        return $name;
+    }
+
+    /** A file that was cut off still begins as a picture; only its end tells. */
+    private function isWhole(string $path, \GdImage $picture): bool
+    {
+        $size = @getimagesize($path);
+        $end = @file_get_contents($path, false, null, max(0, (int) @filesize($path) - 2));
+
+        return false !== $size && $size[0] === imagesx($picture) && $size[1] === imagesy($picture) && "\xFF\xD9" === $end;
+    }
+
+    public function throwAway(string $name): void
+    {
+        @unlink($this->path($name));
+    }
+
+    public function path(string $name): string
+    {
+        return $this->folder().'/'.preg_replace('/[^0-9a-f]/', '', $name).'.jpg';
+    }
+
+    /** @return list<array{hex: string, share: float}> the colours of an item's photo, those that cover most first */
+    public function palette(Item $item): array
+    {
+        $picture = null === $item->photo ? false : @imagecreatefromjpeg($this->path($item->photo));
+        if (false === $picture) {
+            return [];
+        }
+        $small = $this->smaller($picture, self::PALETTE_SIDE);
+
+        return array_map(static fn (array $colour): array => ['hex' => $colour['colour']->hex(), 'share' => $colour['share']], Palette::of(self::pixels($small))->colours);
+    }
+
+    /** @return iterable<int> */
+    private static function pixels(\GdImage $picture): iterable
+    {
+        for ($y = 0, $height = imagesy($picture); $y < $height; ++$y) {
+            for ($x = 0, $width = imagesx($picture); $x < $width; ++$x) {
+                yield (int) imagecolorat($picture, $x, $y) & 0xFFFFFF;
+            }
+        }
+    }
+
+    private function read(UploadedFile $file): \GdImage
+    {
+        if (!$file->isValid()) {
+            throw \in_array($file->getError(), [\UPLOAD_ERR_INI_SIZE, \UPLOAD_ERR_FORM_SIZE], true) ? InvalidPhoto::tooLarge(self::MOST_BYTES) : InvalidPhoto::didNotArrive();
+        }
+        if ($file->getSize() > self::MOST_BYTES) {
+            throw InvalidPhoto::tooLarge(self::MOST_BYTES);
+        }
+        $size = @getimagesize($file->getPathname());
+        if (false === $size || !\in_array($size[2], [\IMAGETYPE_JPEG, \IMAGETYPE_PNG, \IMAGETYPE_WEBP], true)) {
+            throw InvalidPhoto::isNoPicture();
+        }
+        if ($size[0] * $size[1] > self::MOST_PIXELS) {
+            throw InvalidPhoto::tooManyPixels();
+        }
+        $picture = @imagecreatefromstring((string) @file_get_contents($file->getPathname()));
+        if (false === $picture) {
+            throw InvalidPhoto::isDamaged();
+        }
+
+        return $picture;
+    }
+
+    private function upright(UploadedFile $file, \GdImage $picture): \GdImage
+    {
+        $type = @exif_imagetype($file->getPathname());
+        $facts = \IMAGETYPE_JPEG === $type ? @exif_read_data($file->getPathname()) : false;
+        $orientation = false === $facts ? 1 : (int) ($facts['Orientation'] ?? 1);
+        if (\in_array($orientation, [2, 4, 5, 7], true)) {
+            imageflip($picture, 4 === $orientation ? \IMG_FLIP_VERTICAL : \IMG_FLIP_HORIZONTAL);
+        }
+        $turn = match ($orientation) {
+            3 => 180,
+            5, 8 => 90,
+            6, 7 => 270,
+            default => 0,
+        };
+        $turned = 0 === $turn ? $picture : imagerotate($picture, $turn, 0);
+
+        return false === $turned ? $picture : $turned;
+    }
+
+    private function smaller(\GdImage $picture, int $side): \GdImage
+    {
+        [$width, $height] = [imagesx($picture), imagesy($picture)];
+        $scale = min(1, $side / max($width, $height));
+        $small = imagecreatetruecolor(max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale)));
+        \assert(false !== $small);
+        imagefill($small, 0, 0, 0xFFFFFF);
+        imagecopyresampled($small, $picture, 0, 0, 0, 0, imagesx($small), imagesy($small), $width, $height);
+
+        return $small;
+    }
+
+    private function folder(): string
+    {
+        return $this->dataDir.'/photos';
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Find\FindIndex;
+use App\Labels\LabelQueue;
+use App\Log\LogBook;
+use App\Steps\Step;
+use App\Stores\Place;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Catalogue\PastedThing;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Upkeep\Hazard;
+
+/** Takes new things into a place; they inherit what the place says about what belongs there. */
+final readonly class TakeIn
+{
+    public function __construct(private EntityManagerInterface $entities, private LogBook $log, private FindIndex $index, private LabelQueue $labels)
+    {
+    }
+
+    /**
+     * @param list<PastedThing> $things
+     *
+     * @return list<Item>
+     */
+    public function __invoke(Step $step, Place $place, array $things): array
+    {
+        return array_map(fn (PastedThing $thing): Item => $this->one($step, $place, $thing), $things);
+    }
+
+    public function one(Step $step, Place $place, PastedThing $thing, string $note = ''): Item
+    {
+        $item = new Item($thing->name, $thing->kind, $thing->tracking, PlaceNature::Storage === $place->nature ? $place : null);
+        $item->maker = $thing->maker;
+        $item->themes = $thing->themes;
+        $item->colourName = $thing->colourName;
+        $item->colour = $thing->colour;
+        $item->season = $thing->season;
+        $item->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $thing->hazards);
+        $this->entities->persist($item);
+        $this->index->item($item);
+        $this->labels->wishForThing($item, 'new');
+        $this->stock($step, $item, $place, $thing->quantity, Outside::Bought, $note);
+
+        return $item;
+    }
+
+    /** More of what the catalogue knows already. */
+    public function stock(Step $step, Item $item, Place $place, int $quantity, Outside $from, string $note = ''): void
+    {
+        $this->log->move($step, $item, $quantity, $this->log->outside($from), $place, Reason::TakeIn, null, $note);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Find;
+
+use App\Catalogue\Item;
+use App\Stores\Place;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Colour\ColourWords;
+use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Words\SizeWords;
+
+/** Keeps the full-text index true. Items have even numbers in it, places odd ones. */
+final readonly class FindIndex
+{
+    public function __construct(private Connection $database, private EntityManagerInterface $entities)
+    {
+    }
+
+    public function item(Item $item): void
+    {
+        $this->entities->flush();
+        if (null !== $item->removedAt) {
+            $this->forgetItem((int) $item->id);
+
+            return;
+        }
+        $colour = null === $item->colour ? '' : ColourWords::wordsFor(Srgb::ofHex($item->colour));
+        $words = implode(' ', [$colour, SizeWords::in($item->name.' '.$item->note), $item->sentiments, implode(' ', $item->themes), $item->colourName, $item->kind->value, $item->note, $item->collection, $item->season, implode(' ', $item->details)]);
+        $this->put(2 * (int) $item->id, $item->name, $item->maker, $words, $item->home->address ?? '');
+    }
+
+    public function place(Place $place): void
+    {
+        $this->entities->flush();
+        $words = implode(' ', [$place->kind, $place->saysKind->value ?? '', $place->saysMaker, $place->saysTheme, $place->saysColour, $place->unit->name ?? '']);
+        $this->put(2 * (int) $place->id + 1, $place->name, '', $words, $place->address);
+    }
+
+    public function forgetItem(int $item): void
+    {
+        $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [2 * $item]);
+    }
+
+    public function forgetPlace(Place $place): void
+    {
+        $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [2 * (int) $place->id + 1]);
+    }
+
+    private function put(int $row, string $name, string $maker, string $words, string $address): void
+    {
+        $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [$row]);
+        $this->database->executeStatement('INSERT INTO finder (rowid, name, maker, words, address) VALUES (?, ?, ?, ?, ?)', [$row, $name, $maker, $words, $address]);
+    }
+}

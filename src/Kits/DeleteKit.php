@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Kit\Stage;
+
+/** Deletes a kit that is only planned. One that the log speaks of, since it was pulled and put back, is only out of sight. */
+final readonly class DeleteKit
+{
+    public function __construct(private Connection $database, private EntityManagerInterface $entities)
+    {
+    }
+
+    /** @throws StepRefused if it has been pulled */
+    public function __invoke(Step $step, Kit $kit): void
+    {
+        if (Stage::Planned !== $kit->stage) {
+            throw StepRefused::isNotPlanned($kit->name);
+        }
+        $this->entities->flush();
+        if (false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE kit_id = ?', [$kit->id])) {
+            $kit->removedAt = $step->at;
+
+            return;
+        }
+        $this->database->executeStatement('UPDATE need SET instead_of_id = NULL WHERE kit_id = ? AND instead_of_id IS NOT NULL', [$kit->id]);
+        $this->database->delete('need', ['kit_id' => $kit->id]);
+        $this->entities->clear();
+        $this->database->delete('kit', ['id' => $kit->id]);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Catalogue\Item;
+use App\Steps\StepRefused;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Kit\RefusedStep;
+use Lottel\Core\Kit\Stage;
+use Lottel\Core\Log\RefusedMovement;
+
+/** Writes a kit's list: what it needs of which item. */
+final readonly class KitList
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /**
+     * @throws RefusedStep if the kit is closed
+     * @throws RefusedMovement if the quantity cannot be
+     */
+    public function add(Kit $kit, Item $item, int $quantity): Need
+    {
+        $this->checkOpen($kit);
+        $need = $this->entities->getRepository(Need::class)->findOneBy(['kit' => $kit, 'item' => $item]);
+        if (null === $need) {
+            $item->tracking->check($quantity);
+            $need = new Need($kit, $item, $quantity);
+            $this->entities->persist($need);
+        } elseif (!$item->tracking->movesWhole()) {
+            $item->tracking->check($need->quantity + $quantity);
+            $need->quantity += $quantity;
+        }
+        $need->took(0);
+        $this->entities->flush();
+
+        return $need;
+    }
+
+    /**
+     * @throws RefusedMovement if the quantity cannot be
+     * @throws RefusedStep if the kit is closed
+     */
+    public function change(Need $need, int $quantity): void
+    {
+        $this->checkOpen($need->kit);
+        $need->item->tracking->check($quantity);
+        $need->quantity = $quantity;
+        $need->took(0);
+    }
+
+    /**
+     * @throws StepRefused if some of it is on the tray
+     * @throws RefusedStep if the kit is closed
+     */
+    public function remove(Need $need): void
+    {
+        $this->checkOpen($need->kit);
+        if ($need->taken > 0) {
+            throw StepRefused::isOnTheTray($need->item->name);
+        }
+        $this->entities->remove($need);
+    }
+
+    private function checkOpen(Kit $kit): void
+    {
+        if (Stage::Closed === $kit->stage) {
+            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Planned);
+        }
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Database\Row;
+use Lottel\Core\Kit\DueDate;
+use Lottel\Core\Kit\Stage;
+
+/** A kit with its tray, how many lines its list has, and how many different things of it are out. */
+final readonly class KitRow
+{
+    private function __construct(
+        public int $id,
+        public string $name,
+        public string $makes,
+        public string $forWhom,
+        public string $occasion,
+        public string $note,
+        public Stage $stage,
+        public ?string $tray,
+        public ?string $dueOn,
+        public DueDate $due,
+        public ?\DateTimeImmutable $closedAt,
+        public int $lines,
+        public int $openLines,
+        public int $out,
+    ) {
+    }
+
+    public static function of(Row $row, DueDate $due): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->text('name'),
+            $row->text('makes'),
+            $row->text('for_whom'),
+            $row->text('occasion'),
+            $row->text('note'),
+            $row->one('stage', Stage::class),
+            $row->textOrNull('tray'),
+            $row->textOrNull('due_on'),
+            $due,
+            $row->timeOrNull('closed_at'),
+            $row->int('lines'),
+            $row->int('open_lines'),
+            $row->int('out'),
+        );
+    }
+
+    public function isPlanned(): bool
+    {
+        return Stage::Planned === $this->stage;
+    }
+
+    public function isClosed(): bool
+    {
+        return Stage::Closed === $this->stage;
+    }
+
+    public function isOut(): bool
+    {
+        return null !== $this->tray;
+    }
+
+    /** What is written on its tray. */
+    public function trayNumber(): string
+    {
+        return str_replace('tray ', '', (string) $this->tray);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Catalogue\Item;
+use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Kit\NeedState;
+
+/** A line of a kit's list. Quantities as the item's tracking counts. */
+#[ORM\Entity]
+#[ORM\Index(name: 'need_item', columns: ['item_id'])]
+#[ORM\Index(name: 'need_instead_of', columns: ['instead_of_id'])]
+class Need
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public ?int $id = null;
+
+    #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
+    public ?Need $insteadOf = null;
+
+    #[ORM\Column(options: ['default' => 0])]
+    public int $taken = 0;
+
+    #[ORM\Column(length: 10)]
+    public NeedState $state = NeedState::Open;
+
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'needs'), ORM\JoinColumn(nullable: false)]
+        public Kit $kit,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        public Item $item,
+        #[ORM\Column]
+        public int $quantity,
+    ) {
+    }
+
+    /** How much of it is still to be taken. */
+    public function left(): int
+    {
+        return $this->state->left($this->item->tracking, $this->quantity, $this->taken);
+    }
+
+    /** It was taken and has gone home since; it is to be taken once more. */
+    public function wantAgain(): void
+    {
+        $this->settle(0);
+    }
+
+    public function took(int $quantity): void
+    {
+        $this->settle($this->taken + $quantity);
+    }
+
+    /** The person says that no more of this is coming. */
+    public function thatIsAll(): void
+    {
+        $this->state = NeedState::after($this->quantity, $this->taken);
+    }
+
+    private function settle(int $taken): void
+    {
+        $this->taken = $taken;
+        $this->state = NeedState::settled($this->item->tracking, $this->quantity, $taken);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Steps\Step;
+use Doctrine\ORM\EntityManagerInterface;
+
+final readonly class PlanKit
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    public function __invoke(Step $step, KitDescription $said): Kit
+    {
+        $kit = new Kit($said->name, $step->at);
+        $this->describe($kit, $said);
+        $this->entities->persist($kit);
+        $this->entities->flush();
+
+        return $kit;
+    }
+
+    public function describe(Kit $kit, KitDescription $said): void
+    {
+        $kit->name = $said->name;
+        $kit->makes = $said->makes;
+        $kit->dueOn = $said->dueOn;
+        $kit->forWhom = $said->forWhom;
+        $kit->occasion = $said->occasion;
+        $kit->note = $said->note;
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Labels;
+
+use App\Steps\StepRefused;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Label\InvalidLabel;
+use Lottel\Core\Label\LabelDrawing;
+use Lottel\Core\Label\LabelSheet;
+use Lottel\Core\Label\LabelSize;
+
+/** The sheets that labels can be printed on: plain paper, the usual ones, one's own. */
+final readonly class LabelSheets
+{
+    private const PLAIN = ['plain-a4' => ['Plain A4, to cut up', 2100, 2970], 'plain-letter' => ['Plain letter, to cut up', 2159, 2794]];
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** @return array<string, string> name by key */
+    public function names(): array
+    {
+        $own = $this->database->fetchAllKeyValue("SELECT 'own-' || id, name FROM label_sheet ORDER BY name");
+
+        return [...array_map(static fn (array $plain): string => $plain[0], self::PLAIN), ...array_map(static fn (LabelSheet $sheet): string => $sheet->name, LabelSheet::usual()), ...array_map(strval(...), $own)];
+    }
+
+    public function isPlain(string $key): bool
+    {
+        return isset(self::PLAIN[$key]) || !isset($this->names()[$key]);
+    }
+
+    /**
+     * Returns a sheet by its key; plain paper is parted so that the largest of the labels goes onto it.
+     *
+     * @param list<LabelDrawing> $labels
+     *
+     * @throws InvalidLabel if a label is larger than the paper
+     */
+    public function named(string $key, array $labels): LabelSheet
+    {
+        if (isset(LabelSheet::usual()[$key])) {
+            return LabelSheet::usual()[$key];
+        }
+        $own = $this->database->fetchOne("SELECT measures FROM label_sheet WHERE 'own-' || id = ?", [$key]);
+        if (\is_string($own)) {
+            return $this->own($key, json_decode($own, true) ?: []);
+        }
+        [$name, $width, $height] = self::PLAIN[$key] ?? self::PLAIN['plain-a4'];
+        $longest = static fn (callable $side): int => max(LabelSize::LEAST, ...array_map($side, $labels));
+        $largest = new LabelSize($longest(static fn (LabelDrawing $label): int => $label->size->width), $longest(static fn (LabelDrawing $label): int => $label->size->height));
+
+        return LabelSheet::plain($name, $width, $height, $largest);
+    }
+
+    /** A page as large as one label. */
+    public function single(LabelSize $size): LabelSheet
+    {
+        return new LabelSheet('single', $size->width, $size->height, 0, 0, 1, 1, $size);
+    }
+
+    /**
+     * @param list<int> $measures page, margins, columns and rows, label, gaps; in tenths of a millimetre
+     *
+     * @throws InvalidLabel if such a sheet cannot be
+     */
+    public function add(string $name, array $measures): void
+    {
+        if (\in_array($name, $this->names(), true)) {
+            throw StepRefused::sheetIsThere($name);
+        }
+        $this->own($name, $measures);
+        $this->database->insert('label_sheet', ['name' => $name, 'measures' => json_encode($measures)]);
+    }
+
+    private function own(string $name, mixed $measures): LabelSheet
+    {
+        $m = array_map(static fn (mixed $measure): int => is_numeric($measure) ? (int) $measure : 0, \is_array($measures) ? array_values($measures) : []) + array_fill(0, 10, 0);
+
+        return new LabelSheet($name, $m[0], $m[1], $m[2], $m[3], $m[4], $m[5], new LabelSize($m[6], $m[7]), $m[8], $m[9]);
+    }
+}

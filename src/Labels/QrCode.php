@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Labels;
+
+/** The dark modules of a QR code, row by row. */
+final class QrCode
+{
+    /** @var array<string, list<list<int>>> */
+    private array $known = [];
+
+    /** @return list<list<int>> the columns of the dark modules in each row */
+    public function rows(string $text): array
+    {
+        if (!isset($this->known[$text])) {
+            $matrix = (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeArray()['bcode'] ?? [];
+            $this->known[$text] = array_values(array_map(static fn (array $row): array => array_keys(array_filter($row, static fn (mixed $module): bool => (bool) (int) $module)), $matrix));
+        }
+
+        return $this->known[$text];
+    }
+
+    /**
+     * Returns the dark runs of each row as column and length, so that no hairlines show between modules.
+     *
+     * @return list<array{int, int, int}> row, column, modules
+     */
+    public function runs(string $text): array
+    {
+        $runs = [];
+        foreach ($this->rows($text) as $row => $columns) {
+            $from = $to = null;
+            foreach ($columns as $column) {
+                if (null !== $from && $to !== $column) {
+                    $runs[] = [$row, $from, $to - $from];
+                    $from = null;
+                }
+                $from ??= $column;
+                $to = $column + 1;
+            }
+            if (null !== $from && null !== $to) {
+                $runs[] = [$row, $from, $to - $from];
+            }
+        }
+
+        return $runs;
+    }
+
+    public function side(string $text): int
+    {
+        return max(1, \count($this->rows($text)));
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Labels;
+
+/** Why a tape printer did not print; the message tells a person what to do. */
+final class TapeTrouble extends \DomainException
+{
+    public static function jammed(): self
+    {
+        return new self('The tape is jammed. Open the printer, pull the tape straight, and clear the jam.');
+    }
+
+    public static function out(int $left): self
+    {
+        return new self(\sprintf('The tape is out: %s mm are left, and the label is longer. Put a new tape in.', $left / 10));
+    }
+
+    public static function otherWidth(int $inside, int $wanted): self
+    {
+        return new self(\sprintf('There is a %d mm tape in the printer, and the label is for %d mm.', $inside, $wanted));
+    }
+}

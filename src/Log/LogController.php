@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Stores\Place;
+use App\Undo\PutRight;
+use App\Web\Input;
+use App\Web\InvalidInput;
+use App\Web\Page;
+use App\Web\Problem;
+use App\Web\WayBack;
+use Lottel\Core\Log\Reason;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class LogController extends Page
+{
+    private const A_PAGE = 60;
+
+    public function __construct(private readonly LogReading $log)
+    {
+    }
+
+    #[Route('/log', name: 'log', methods: ['GET'])]
+    public function index(Request $request): Response
+    {
+        return $this->show($request, null);
+    }
+
+    #[Route('/log.csv', name: 'log_csv', methods: ['GET'])]
+    public function csv(Request $request, LogCsv $csv): Response
+    {
+        $problems = [];
+        $filter = $this->filter($request, $problems);
+        $response = new StreamedResponse(function () use ($csv, $filter): void {
+            foreach ($csv->chunks($this->log->all($filter)) as $chunk) {
+                echo $chunk;
+            }
+        });
+        $response->headers->set('Content-Type', 'text/csv; charset=utf-8');
+        $response->headers->set('Content-Disposition', 'attachment; filename="log.csv"');
+
+        return $response;
+    }
+
+    #[Route('/log/undo', name: 'undo', methods: ['POST'])]
+    public function undo(Request $request, PutRight $undo, WayBack $wayBack): Response
+    {
+        return $this->write($request, static function (Input $input, Step $step) use ($undo, $wayBack): Outcome {
+            $which = $input->text('step', 36, true);
+            $back = $input->text('back', 300);
+            $input->check();
+            $put = $undo->wholeStep($step, $which);
+
+            return Outcome::final($wayBack->to($back), 'Undone: '.$put->sentence());
+        }, fn (Problem $problem): Response => $this->show($request, $problem));
+    }
+
+    #[Route('/log/{id<[0-9]{1,12}>}/reverse', name: 'reverse', methods: ['POST'])]
+    public function reverse(Request $request, int $id, PutRight $undo): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $undo): Outcome {
+            return Outcome::final($this->generateUrl('log'), 'Put right: '.$undo->movement($step, $id)->sentence());
+        }, fn (Problem $problem): Response => $this->show($request, $problem));
+    }
+
+    private function show(Request $request, ?Problem $problem): Response
+    {
+        $problems = [];
+        $filter = $this->filter($request, $problems);
+        $lines = $this->log->lines($filter, self::A_PAGE + 1);
+        $hasMore = \count($lines) > self::A_PAGE;
+        $query = array_filter($request->query->all(), static fn (mixed $value, int|string $key): bool => \is_string($value) && '' !== $value && 'done' !== $key, \ARRAY_FILTER_USE_BOTH);
+
+        return $this->render('log/index.html.twig', [
+            'lines' => \array_slice($lines, 0, self::A_PAGE),
+            'has_more' => $hasMore,
+            'query' => $query,
+            'choices' => $this->log->choices(),
+            'reasons' => Reason::cases(),
+            'problems' => $problems,
+            'problem' => $problem,
+        ], new Response(status: [] === $problems ? 200 : 422));
+    }
+
+    /** @param array<string, string> $problems message by field, filled in here */
+    private function filter(Request $request, array &$problems): LogFilter
+    {
+        $asked = new Request(request: $request->query->all());
+        $input = $this->input($asked);
+        $address = $input->text('place', 24);
+        $place = null;
+        if ('' !== $address) {
+            $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => $this->frame->address($address)])?->id;
+            if (null === $place) {
+                $input->refuse('place', \sprintf('There is no place “%s” in this room.', $address));
+                $place = 0;
+            }
+        }
+        $until = $input->date('until');
+        $zone = $this->frame->timeZone();
+        $utc = static fn (?\DateTimeImmutable $day): ?\DateTimeImmutable => null === $day ? null : (new \DateTimeImmutable($day->format('Y-m-d'), $zone))->setTimezone(new \DateTimeZone('UTC'));
+        $filter = new LogFilter(
+            item: $input->id('item') ?: null,
+            what: $input->text('what', 200),
+            place: $place,
+            kit: $input->id('kit') ?: null,
+            person: $input->id('person') ?: null,
+            reason: Reason::tryFrom($input->text('reason', 20))?->value,
+            from: $utc($input->date('from')),
+            until: $utc($until?->modify('+1 day')),
+            olderThan: $input->id('older') ?: null,
+        );
+        try {
+            $input->check();
+        } catch (InvalidInput $invalid) {
+            $problems = $invalid->errors;
+        }
+
+        return $filter;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Stores\Place;
+use App\Web\Frame;
+use Symfony\Component\Serializer\Encoder\CsvEncoder;
+
+/** The log as a spreadsheet. Text that a spreadsheet would take for a formula is made harmless. */
+final readonly class LogCsv
+{
+    private const COLUMNS = ['line', 'when', 'who', 'why', 'item', 'quantity', 'from', 'to', 'kit', 'note', 'puts right line'];
+
+    public function __construct(private Frame $frame)
+    {
+    }
+
+    /**
+     * @param iterable<LogRow> $lines
+     *
+     * @return iterable<string>
+     */
+    public function chunks(iterable $lines): iterable
+    {
+        $encoder = new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]);
+        yield "\u{FEFF}".$encoder->encode([self::COLUMNS], 'csv', [CsvEncoder::NO_HEADERS_KEY => true]);
+        foreach ($lines as $line) {
+            yield $encoder->encode([$this->cells($line)], 'csv', [CsvEncoder::NO_HEADERS_KEY => true]);
+        }
+    }
+
+    /** @return list<string> */
+    private function cells(LogRow $line): array
+    {
+        return [
+            (string) $line->id,
+            $line->at->setTimezone($this->frame->timeZone())->format('Y-m-d H:i:s'),
+            $line->person,
+            $line->reason->value,
+            $line->item,
+            $this->frame->quantities()->print($line->quantity, $line->tracking),
+            Place::shownAddress($line->from->address),
+            Place::shownAddress($line->to->address),
+            $line->kit,
+            $line->note,
+            (string) $line->reversesId,
+        ];
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Making;
+
+use App\Catalogue\Item;
+use App\Find\FindReading;
+use App\Kits\Kit;
+use App\Kits\KitReading;
+use App\Kits\PlanController;
+use App\Kits\TrayRow;
+use App\Rounds\PullItem;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Steps\Unknown;
+use App\Stores\RoomReading;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Kit\Stage;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+final class MakeController extends Page
+{
+    public function __construct(private readonly KitReading $kits, private readonly RoomReading $room, private readonly FindReading $finder)
+    {
+    }
+
+    #[Route('/make', name: 'make', methods: ['GET'])]
+    public function index(): Response
+    {
+        return $this->render('make/index.html.twig', ['kits' => $this->kits->all('open')]);
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/make', name: 'make_kit', methods: ['GET'])]
+    public function bench(Request $request, int $id): Response
+    {
+        return $this->show($id, null, $request->query->getString('q'));
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/use', name: 'use_up', methods: ['POST'])]
+    public function useUp(Request $request, int $id, WorkAtBench $work): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
+            $item = $this->item($input->id('item'));
+            $quantity = $input->quantity('quantity', $item->tracking);
+            $input->check();
+            $work->useUp($step, $this->atBench($id), $item, $quantity);
+
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Used up: %s of %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/more', name: 'one_more', methods: ['POST'])]
+    public function oneMore(Request $request, int $id, PullItem $pull): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
+            $item = $this->item($input->id('item'));
+            $quantity = $item->tracking->movesWhole() ? 1 : $input->quantity('quantity', $item->tracking);
+            $input->check();
+            $pull->oneMore($step, $this->kit($id), $item, $quantity);
+
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s is on the tray too.', $item->name));
+        }, fn (Problem $problem): Response => $this->show($id, $problem, $request->request->getString('q')));
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
+    public function finish(Request $request, int $id, WorkAtBench $work): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
+            $name = $input->text('name', 200, true);
+            $quantity = $input->whole('quantity', 1, 10000);
+            $home = $this->storage($input, 'address');
+            $input->check();
+            $goneInto = array_map(fn (string $item): Item => $this->item((int) $item), \array_slice($input->list('gone_into'), 0, 200));
+            $piece = $work->finish($step, $this->atBench($id), $name, $quantity, $home, $goneInto);
+
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s × %d: finished, on the tray. Well done.', $piece->name, $quantity));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    private function atBench(int $id): Kit
+    {
+        $kit = $this->kit($id);
+        if (Stage::Pulling === $kit->stage) {
+            $kit->goTo(Stage::Making);
+        }
+
+        return $kit;
+    }
+
+    private function show(int $id, ?Problem $problem, string $search = ''): Response
+    {
+        $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
+        if (!$kit->isOut()) {
+            return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
+        }
+        $tray = $this->kits->tray($id);
+
+        return $this->render('make/kit.html.twig', [
+            'kit' => $kit,
+            'tray' => $tray,
+            'lit' => $this->room->lit(array_map(static fn (TrayRow $thing): ?int => $thing->homeId, $tray)),
+            'cares' => $this->kits->cares($tray, false),
+            'version' => $this->kits->version($id),
+            'search' => $search,
+            'found' => '' === $search ? null : $this->finder->search($search, 8),
+            'problem' => $problem,
+        ]);
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+/** Somebody else was quicker (law 8). */
+final class AlreadyOut extends \DomainException
+{
+    public static function onTray(string $item, string $tray, string $kit, string $who): self
+    {
+        return new self(\sprintf('%s is out already: %s took it, it is on %s (%s).', $item, $who, $tray, $kit));
+    }
+}

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+use App\Catalogue\Item;
+use App\Kits\Kit;
+use App\Kits\KitList;
+use App\Kits\Need;
+use App\Log\LogBook;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Stores\Place;
+use App\Web\Frame;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Kit\NeedState;
+use Lottel\Core\Kit\PullPlan;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Log\RefusedMovement;
+
+/** What a person can do at a stop of a pull round. */
+final readonly class PullItem
+{
+    public function __construct(
+        private LogBook $log,
+        private KitList $list,
+        private EntityManagerInterface $entities,
+        private Connection $database,
+        private Frame $frame,
+        private PullPlan $plan = new PullPlan(),
+    ) {
+    }
+
+    /**
+     * Takes a line's thing from a place to the kit's tray: no more of it than the line still wants.
+     *
+     * @throws AlreadyOut if it is a single thing that somebody else has
+     * @throws StepRefused if the line is settled, or wants less, or the place is none that things are pulled from
+     * @throws RefusedMovement if there is not so much
+     */
+    public function take(Step $step, Need $need, Place $from, int $quantity, string $note = ''): void
+    {
+        $this->checkStore($from);
+        $there = $this->log->quantity($need->item, $from);
+        $isWhole = $need->item->tracking->movesWhole();
+        if ($isWhole || $quantity <= $there || 0 === $there) {
+            $this->checkWanted($need, $isWhole ? 1 : $quantity);
+        }
+        if ($there < 1) {
+            $this->sayWhoHasIt($need->item);
+        }
+        $moving = $isWhole && $there > 0 ? $there : $quantity;
+        $this->log->move($step, $need->item, $moving, $from, $need->kit->trayInUse(), Reason::Pull, $need->kit, $note);
+        $need->took($moving);
+    }
+
+    /** Takes as much as is still wanted from wherever it is; the drawers are visited home first. */
+    public function takeFromAnywhere(Step $step, Need $need, int $quantity, string $note = ''): void
+    {
+        $whole = $need->item->tracking->movesWhole();
+        $split = $this->plan->split($quantity, $this->log->stored($need->item), $need->item->home?->id, $whole);
+        if ([] === $split['from'] || $split['missing'] > 0) {
+            $this->sayWhoHasIt($need->item);
+            throw [] === $split['from'] ? StepRefused::nowhereToBeFound($need->item->name) : RefusedMovement::notEnough('the drawers', $quantity - $split['missing'], $need->item->tracking);
+        }
+        foreach ($split['from'] as $placeId => $part) {
+            $this->take($step, $need, $this->place($placeId), $part, $note);
+        }
+    }
+
+    /** The drawer does not have it: what the log believes to be there is lost until it is found again. */
+    public function notHere(Step $step, Need $need, Place $place): bool
+    {
+        $this->checkStore($place);
+        $this->checkWanted($need, 1);
+        $isLost = $this->loseTheRest($step, $need, $place, 'not here at the pull');
+        $need->thatIsAll();
+
+        return $isLost;
+    }
+
+    /** Takes fewer than wanted; $noMore says that the drawer is now empty of it. */
+    public function fewer(Step $step, Need $need, Place $from, int $quantity, bool $noMore): void
+    {
+        $this->checkStore($from);
+        if ($quantity > 0) {
+            $this->take($step, $need, $from, $quantity, 'fewer than planned');
+        }
+        if ($noMore) {
+            $this->loseTheRest($step, $need, $from, 'fewer there than the log said');
+        }
+        $need->thatIsAll();
+    }
+
+    /** Takes another thing instead, from where that one is. */
+    public function instead(Step $step, Need $need, Item $other, int $quantity): Need
+    {
+        $substitute = $this->list->add($need->kit, $other, $quantity);
+        if ($need->left() < 1) {
+            throw StepRefused::isSettled($need->item->name);
+        }
+        $substitute->insteadOf = $need;
+        $this->takeFromAnywhere($step, $substitute, $quantity, 'instead of '.$need->item->name);
+        $need->state = NeedState::Replaced;
+
+        return $substitute;
+    }
+
+    /** A last-minute thing: on the list and on the tray at once. */
+    public function oneMore(Step $step, Kit $kit, Item $item, int $quantity): void
+    {
+        $tray = $kit->trayInUse();
+        $need = $this->list->add($kit, $item, $quantity);
+        if ($item->tracking->movesWhole() && 0 === $this->log->quantity($item, $tray)) {
+            $need->wantAgain();
+        }
+        $this->takeFromAnywhere($step, $need, $quantity);
+    }
+
+    private function loseTheRest(Step $step, Need $need, Place $place, string $note): bool
+    {
+        $rest = $this->log->quantity($need->item, $place);
+        if ($rest > 0) {
+            $this->log->move($step, $need->item, $rest, $place, $this->log->outside(Outside::Lost), Reason::Lose, $need->kit, $note);
+        }
+
+        return $rest > 0;
+    }
+
+    private function checkStore(Place $place): void
+    {
+        $seen = $place->forLog();
+        if (!$seen->isStore() || $seen->isRetired) {
+            throw StepRefused::notAPlaceOfStorage($seen->label);
+        }
+    }
+
+    /** @throws StepRefused if the line wants less by now: somebody else may have been here */
+    private function checkWanted(Need $need, int $quantity): void
+    {
+        $left = $need->left();
+        if ($quantity <= $left) {
+            return;
+        }
+        if ($left > 0) {
+            throw StepRefused::moreThanWanted($need->item->name, $this->frame->quantities()->print($left, $need->item->tracking));
+        }
+        $who = $this->database->fetchOne("SELECT a.name FROM movement m JOIN account a ON a.id = m.account_id WHERE m.kit_id = ? AND m.item_id = ? AND +m.reason = 'pull' ORDER BY m.id DESC LIMIT 1", [$need->kit->id, $need->item->id]);
+        throw false === $who || 0 === $need->taken ? StepRefused::isSettled($need->item->name) : StepRefused::isTaken($need->item->name, (string) $who, $need->kit->tray->address ?? 'the tray');
+    }
+
+    private function place(int $id): Place
+    {
+        return $this->entities->find(Place::class, $id) ?? throw StepRefused::nowhereToBeFound('#'.$id);
+    }
+
+    private function sayWhoHasIt(Item $item): void
+    {
+        if (!$item->tracking->movesWhole()) {
+            return;
+        }
+        $row = $this->database->fetchAssociative(
+            "SELECT p.address, k.name AS kit, a.name AS who
+             FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray'
+             LEFT JOIN kit k ON k.tray_id = p.id
+             LEFT JOIN movement m ON m.id = (SELECT max(id) FROM movement WHERE item_id = b.item_id AND to_id = p.id)
+             LEFT JOIN account a ON a.id = m.account_id
+             WHERE b.item_id = ?",
+            [$item->id],
+        );
+        if (false !== $row) {
+            throw AlreadyOut::onTray($item->name, (string) $row['address'], (string) $row['kit'], (string) $row['who']);
+        }
+    }
+}

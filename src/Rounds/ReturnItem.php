@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+use App\Catalogue\Item;
+use App\Kits\Kit;
+use App\Log\LogBook;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Stores\Place;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Kit\RefusedStep;
+use Lottel\Core\Kit\RoundWords;
+use Lottel\Core\Kit\Stage;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Log\RefusedMovement;
+use Lottel\Core\Upkeep\Care;
+use Lottel\Core\Upkeep\Hazard;
+
+/** What a person can do on a return round. */
+final readonly class ReturnItem
+{
+    public function __construct(private LogBook $log, private Connection $database)
+    {
+    }
+
+    /**
+     * Brings all that is on the tray of an item to a place.
+     *
+     * @param list<string> $cared the hazards whose care was ticked
+     *
+     * @throws StepRefused if a care that must be ticked is not
+     * @throws RefusedMovement if it is not on the tray
+     */
+    public function home(Step $step, Kit $kit, Item $item, Place $to, array $cared): void
+    {
+        if (!$to->forLog()->isStore() || null !== $to->retiredAt) {
+            throw StepRefused::notAPlaceOfStorage(Place::shownAddress($to->address));
+        }
+        $done = [];
+        foreach ($item->hazards as $hazard) {
+            $care = Care::onReturn(Hazard::from($hazard));
+            if ($care->isTicked && !\in_array($hazard, $cared, true)) {
+                throw StepRefused::careIsOpen($care->do);
+            }
+            $done[] = $hazard;
+        }
+        $tray = $kit->trayInUse();
+        $this->move($step, $kit, $item, $tray, $to, Reason::PutBack, [] === $done ? '' : 'cared for: '.implode(', ', $done));
+    }
+
+    /** It is not on the tray: lost until it is found again. */
+    public function notHere(Step $step, Kit $kit, Item $item): void
+    {
+        $this->move($step, $kit, $item, $kit->trayInUse(), $this->log->outside(Outside::Lost), Reason::Lose, 'not on the tray at the return');
+    }
+
+    /** @throws RefusedStep if anything is still on the tray (law 6) */
+    public function close(Step $step, Kit $kit): string
+    {
+        $onTray = null === $kit->tray ? 0 : (int) $this->database->fetchOne('SELECT count(*) FROM balance WHERE place_id = ?', [$kit->tray->id]);
+        if (Stage::Closed === $kit->stage) {
+            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Closed);
+        }
+        $kit->stage = $kit->stage->close($onTray);
+        $kit->tray = null;
+        $kit->closedAt = $step->at;
+
+        return $this->whatBecameOfIt($kit);
+    }
+
+    private function whatBecameOfIt(Kit $kit): string
+    {
+        $ends = $this->database->fetchAllKeyValue(
+            "SELECT CASE WHEN p.nature IN ('storage', 'unfiled') THEN p.nature ELSE p.address END AS ends, count(*) FROM (
+                SELECT m.item_id, m.to_id, row_number() OVER (PARTITION BY m.item_id ORDER BY m.id DESC) AS nth FROM movement m
+                WHERE m.kit_id = ? AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) last
+             JOIN place p ON p.id = last.to_id WHERE last.nth = 1 GROUP BY ends",
+            [$kit->id],
+        );
+        $of = static fn (string $end): int => (int) ($ends[$end] ?? 0);
+
+        return RoundWords::closed($kit->name, $of('storage'), $of(Outside::UsedUp->value), $of('unfiled'), $of(Outside::Lost->value));
+    }
+
+    private function move(Step $step, Kit $kit, Item $item, Place $tray, Place $to, Reason $reason, string $note): void
+    {
+        $onTray = $this->log->quantity($item, $tray);
+        if ($onTray < 1) {
+            throw RefusedMovement::notEnough($tray->address, 0, $item->tracking);
+        }
+        $this->log->move($step, $item, $onTray, $tray, $to, $reason, $kit, $note);
+    }
+}

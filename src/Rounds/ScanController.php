@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+use App\Catalogue\KeepHomes;
+use App\Catalogue\WarnOfReach;
+use App\Labels\ReadLabel;
+use App\Labels\Scanned;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Stores\RoomReading;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Furniture\Address;
+use Lottel\Core\Label\ScanCode;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Labels that are read: by the camera, by a hand scanner, or by the stand-in for one. */
+final class ScanController extends Page
+{
+    public function __construct(private readonly WarnOfReach $warn)
+    {
+    }
+
+    #[Route('/scan', name: 'scan', methods: ['GET'])]
+    public function page(Request $request, RoomReading $room): Response
+    {
+        return $this->showPage($this->context($request->query->getString('on')), null, $room);
+    }
+
+    #[Route('/scan', name: 'scanned', methods: ['POST'])]
+    public function scanned(Request $request, ReadLabel $read, ScanOnRound $round, KeepHomes $homes, RoomReading $room): Response
+    {
+        $on = $this->context($request->request->getString('on'));
+
+        return $this->write($request, function (Input $input, Step $step) use ($read, $round, $homes, $on): Outcome {
+            $text = $input->text('code', 400, true);
+            $scanned = '' === $text ? null : $read($text);
+            if ('' !== $text && null === $scanned) {
+                '' === $on[0] ? $input->refuse('code', WrongDrawer::notOurs($text)->getMessage()) : throw WrongDrawer::notOurs($text);
+            }
+            $input->check();
+            \assert(null !== $scanned);
+            [$what, $id] = $on;
+
+            return match ($what) {
+                'pull' => Outcome::undoable($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kit($id), $scanned)),
+                'return' => Outcome::undoable($this->generateUrl('return_kit', ['id' => $id]), $round->bringHome($step, $this->kit($id), $scanned, array_values(array_filter(explode(',', $input->text('cared', 200)))))),
+                'file' => $this->fileIt($step, $id, $scanned, $homes),
+                default => Outcome::undoable($this->urlOf($scanned), ''),
+            };
+        }, fn (Problem $problem): Response => match ($on[0]) {
+            'pull' => $this->forward(PullController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
+            'return' => $this->forward(ReturnController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
+            default => $this->sayHere($request, $problem) ?? $this->showPage($on, $problem, $room),
+        });
+    }
+
+    /** A foreign code is told on the page on which it was scanned, which stays as it is. */
+    private function sayHere(Request $request, Problem $problem): ?Response
+    {
+        if (!$request->headers->has('HX-Request') || 'scan' === $request->request->getString('_form')) {
+            return null;
+        }
+
+        return $this->render('scan/_said.html.twig', ['problem' => $problem], new Response(headers: ['HX-Retarget' => '#scan-said', 'HX-Reswap' => 'innerHTML']));
+    }
+
+    private function fileIt(Step $step, int $id, Scanned $scanned, KeepHomes $homes): Outcome
+    {
+        if (null === $scanned->place || !$this->isGranted('ROLE_OWNER')) {
+            return Outcome::undoable($this->urlOf($scanned), '');
+        }
+        $item = $this->item($id);
+        $homes->giveHome($step, $item, $scanned->place);
+
+        return Outcome::undoable($this->generateUrl('queue'), trim(\sprintf('%s is at home in %s now. %s', $item->name, $scanned->place->address, $this->warn->ofHome($item) ?? '')));
+    }
+
+    private function urlOf(Scanned $scanned): string
+    {
+        return null !== $scanned->item ? $this->generateUrl('item', ['id' => $scanned->item->id]) : $this->generateUrl('place', ['address' => $scanned->place->address ?? '']);
+    }
+
+    /** @return array{string, int} what is going on, and of which kit or item */
+    private function context(string $on): array
+    {
+        return preg_match('/^(pull|return|file):(\d{1,12})$/D', $on, $m) ? [$m[1], (int) $m[2]] : ['', 0];
+    }
+
+    /** @param array{string, int} $on */
+    private function showPage(array $on, ?Problem $problem, RoomReading $room): Response
+    {
+        $labels = [];
+        $places = $room->places();
+        uasort($places, static fn (array $a, array $b): int => Address::compare((string) $a['address'], (string) $b['address']));
+        foreach ($places as $id => $place) {
+            $labels[(string) ScanCode::ofPlace((int) $id)] = trim($place['address'].' · '.$place['name'], ' ·');
+        }
+
+        return $this->render('scan/page.html.twig', ['on' => $on, 'scan_on' => '' === $on[0] ? '' : $on[0].':'.$on[1], 'labels' => $labels, 'problem' => $problem]);
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+use App\Catalogue\Item;
+use App\Catalogue\KeepHomes;
+use App\Kits\Kit;
+use App\Kits\KitReading;
+use App\Kits\Need;
+use App\Labels\Scanned;
+use App\Steps\Step;
+use App\Stores\Place;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Round\Purpose;
+use Lottel\Core\Round\Round;
+use Lottel\Core\Round\RoundLine;
+use Lottel\Core\Words\Counted;
+
+/** What scanning a label does while a round goes on: it confirms the stop, or the one thing, or says what is wrong. */
+final readonly class ScanOnRound
+{
+    public function __construct(private EntityManagerInterface $entities, private KitReading $kits, private PullItem $pull, private ReturnItem $return, private KeepHomes $homes)
+    {
+    }
+
+    /**
+     * Takes what the round wants from a place, or one thing of it; says what was done.
+     *
+     * @throws WrongDrawer if the label belongs to nothing that is still to be pulled
+     */
+    public function pull(Step $step, Kit $kit, Scanned $scanned): string
+    {
+        $round = $this->kits->roundOfPull((int) $kit->id);
+        $taken = [];
+        foreach ($this->meant($round, $scanned) as $line) {
+            $this->pull->take($step, $this->need($line->id), $this->place($line->place), $line->quantity);
+            $taken[] = $line->name;
+        }
+        if ([] === $taken) {
+            throw null !== $scanned->item ? WrongDrawer::notOnList($scanned->item->name) : $this->wrong($scanned->place, $round);
+        }
+
+        return Counted::sentence($taken, 'on '.$kit->trayInUse()->address.'.');
+    }
+
+    /**
+     * Brings home what goes into a place, or one thing; says what was done.
+     *
+     * @param list<string> $cared what has been ticked as done
+     *
+     * @throws WrongDrawer if the label belongs to nothing that is still on the tray
+     */
+    public function bringHome(Step $step, Kit $kit, Scanned $scanned, array $cared): string
+    {
+        $round = $this->kits->roundOfReturn((int) $kit->id);
+        $home = [];
+        foreach ($this->meant($round, $scanned) as $line) {
+            $item = $this->entities->find(Item::class, $line->item);
+            \assert(null !== $item);
+            $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $cared);
+            $home[] = $item->name;
+        }
+        if ([] === $home) {
+            throw null !== $scanned->item ? WrongDrawer::notOnTray($scanned->item->name) : $this->wrong($scanned->place, $round);
+        }
+
+        return Counted::sentence($home, 'home.');
+    }
+
+    /** @return list<RoundLine> what a label means: all lines of a place, or those of one thing */
+    private function meant(Round $round, Scanned $scanned): array
+    {
+        return null !== $scanned->item ? $round->linesOf((int) $scanned->item->id) : $round->at((int) $scanned->place?->id)->lines ?? [];
+    }
+
+    private function wrong(?Place $place, Round $round): WrongDrawer
+    {
+        $here = $place->address ?? '';
+        $next = $round->next();
+        if (null === $next) {
+            return WrongDrawer::noStopLeft($here);
+        }
+        $thing = $next->lines[0]->name;
+
+        return Purpose::Pull === $round->purpose ? WrongDrawer::onPull($here, $thing, $next->at->address) : WrongDrawer::onReturn($here, $thing, $next->at->address);
+    }
+
+    private function need(int $id): Need
+    {
+        return $this->entities->find(Need::class, $id) ?? throw new \LogicException('A line of the round is gone.');
+    }
+
+    private function place(int $id): Place
+    {
+        return $this->entities->find(Place::class, $id) ?? throw new \LogicException('A place of the round is gone.');
+    }
+}

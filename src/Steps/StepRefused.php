@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steps;
+
+/** A step that makes no sense just now; the message tells a person why and what to do. */
+final class StepRefused extends \DomainException
+{
+    public static function nowhereToBeFound(string $item): self
+    {
+        return new self(\sprintf('%s is in no drawer now, as far as the log knows.', $item));
+    }
+
+    public static function isOnTheTray(string $item): self
+    {
+        return new self(\sprintf('%s is on the tray already. Return it, then take it off the list.', $item));
+    }
+
+    public static function sentBySomebodyElse(): self
+    {
+        return new self('Somebody else has sent this form already, so nothing was written. Open its page again.');
+    }
+
+    public static function changedSince(string $what): self
+    {
+        return new self(\sprintf('%s was changed since, so this cannot be taken back as a whole. Nothing was changed.', $what));
+    }
+
+    public static function isInUse(string $what): self
+    {
+        return new self(\sprintf('%s is in use by now, so it cannot be taken back. Nothing was changed.', $what));
+    }
+
+    public static function isGivenToAnother(): self
+    {
+        return new self('An address or a name that would come back belongs to another by now. Nothing was changed.');
+    }
+
+    public static function wouldOverlap(string $back, string $there): self
+    {
+        return new self(\sprintf('%s would come back to where %s is now. Nothing was changed.', $back, $there));
+    }
+
+    public static function homeIsGone(string $address): self
+    {
+        return new self(\sprintf('%s is no longer in use, so it cannot be a home again. Nothing was changed.', $address));
+    }
+
+    public static function trayHasAnother(): self
+    {
+        return new self('Another kit is on that tray by now. Nothing was changed.');
+    }
+
+    public static function isTheOwnersStep(): self
+    {
+        return new self('This is a step of the owner’s; only the owner takes it back.');
+    }
+
+    public static function notAPlaceOfStorage(string $place): self
+    {
+        return new self(\sprintf('Nothing is kept in “%s”. Choose a drawer, or what is not filed.', $place));
+    }
+
+    public static function isTaken(string $item, string $who, string $tray): self
+    {
+        return new self(\sprintf('%s has taken %s already; it is on %s. Nothing more of it is to be taken.', $who, $item, $tray));
+    }
+
+    public static function isSettled(string $item): self
+    {
+        return new self(\sprintf('%s is settled already; nothing more of it is to be taken.', $item));
+    }
+
+    public static function moreThanWanted(string $item, string $left): self
+    {
+        return new self(\sprintf('Only %s of %s is still wanted. Change the list first if you need more.', $left, $item));
+    }
+
+    public static function hasMoved(string $item): self
+    {
+        return new self(\sprintf('%s has moved already, and the log keeps it. Give it away or count it down to nothing instead.', $item));
+    }
+
+    public static function isOnAList(string $item, string $kit): self
+    {
+        return new self(\sprintf('%s is on the list of “%s”. Take it off that list first.', $item, $kit));
+    }
+
+    public static function isNotPlanned(string $kit): self
+    {
+        return new self(\sprintf('“%s” has been pulled; it can be closed, not deleted.', $kit));
+    }
+
+    public static function lineIsElsewhere(string $item): self
+    {
+        return new self(\sprintf('%s is not on this kit’s tray.', $item));
+    }
+
+    public static function trayIsGone(): self
+    {
+        return new self('That kit has left its tray since; pull the thing anew instead.');
+    }
+
+    public static function nothingToUndo(): self
+    {
+        return new self('There is nothing left to undo in that step.');
+    }
+
+    public static function careIsOpen(string $do): self
+    {
+        return new self('Tick what has been done first: '.$do);
+    }
+
+    public static function needsAHome(string $item): self
+    {
+        return new self(\sprintf('%s has no home yet. Say where it goes.', $item));
+    }
+
+    public static function addressIsTaken(string $address): self
+    {
+        return new self(\sprintf('There is a place %s already.', $address));
+    }
+
+    public static function nothingChosen(): self
+    {
+        return new self('Choose what is home first.');
+    }
+
+    public static function lastOwner(string $name): self
+    {
+        return new self(\sprintf('%s is the only owner; somebody has to look after the room.', $name));
+    }
+
+    public static function nothingToChange(): self
+    {
+        return new self('Say what is to change: a maker, a theme, a kind, a collection, a season, or a new home.');
+    }
+
+    public static function trackingIsKept(): self
+    {
+        return new self('This has moved already. Say under “Count it in another way” how much of the one is how much of the other.');
+    }
+
+    public static function bringHomeFirst(string $item, string $tray): self
+    {
+        return new self(\sprintf('%s is on %s. Return it first, then change how it is counted.', $item, $tray));
+    }
+
+    public static function notLost(string $item): self
+    {
+        return new self(\sprintf('%s is not marked lost any more.', $item));
+    }
+
+    public static function hasNoFront(string $address): self
+    {
+        return new self(\sprintf('%s lies inside another place. Divide it instead.', $address));
+    }
+
+    public static function hasNoFrontToMove(string $address): self
+    {
+        return new self(\sprintf('%s is part of its unit and stays where it is. Move what is in it instead.', $address));
+    }
+
+    public static function hasNoPlaces(string $letters): self
+    {
+        return new self(\sprintf('%s has no places any more.', $letters));
+    }
+
+    public static function withItself(string $address): self
+    {
+        return new self(\sprintf('%s cannot be made one with itself.', $address));
+    }
+
+    public static function intoItself(string $address, string $outer): self
+    {
+        return new self(\sprintf('%s cannot go into %s: that lies inside it.', $address, $outer));
+    }
+
+    public static function isNotEmpty(string $address): self
+    {
+        return new self(\sprintf('%s is not empty, or is still somebody’s home. Move what belongs there first.', $address));
+    }
+
+    public static function otherUnit(string $address, string $letters): self
+    {
+        return new self(\sprintf('%s would be in another unit. This one’s addresses begin with %s.', $address, $letters));
+    }
+
+    public static function sheetIsThere(string $name): self
+    {
+        return new self(\sprintf('There is a sheet called %s already.', $name));
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Steps;
+
+use Psr\Log\LogLevel;
+use Symfony\Component\HttpKernel\Attribute\WithHttpStatus;
+use Symfony\Component\HttpKernel\Attribute\WithLogLevel;
+
+#[WithHttpStatus(404)]
+#[WithLogLevel(LogLevel::DEBUG)]
+final class Unknown extends \RuntimeException
+{
+    public static function item(int|string $id): self
+    {
+        return new self(\sprintf('There is no item number %s.', $id));
+    }
+
+    public static function place(string $address): self
+    {
+        return new self(\sprintf('There is no place “%s” in this room.', mb_substr($address, 0, 24)));
+    }
+
+    public static function kit(int|string $id): self
+    {
+        return new self(\sprintf('There is no kit number %s.', $id));
+    }
+
+    public static function line(int|string $id): self
+    {
+        return new self(\sprintf('Line %s is not on this kit’s list any more.', $id));
+    }
+
+    public static function unit(string $letters): self
+    {
+        return new self(\sprintf('There is no unit “%s” in this room.', mb_substr($letters, 0, 24)));
+    }
+
+    public static function room(int|string $id): self
+    {
+        return new self(\sprintf('There is no room number %s.', $id));
+    }
+
+    public static function person(int|string $id): self
+    {
+        return new self(\sprintf('Nobody here has number %s.', $id));
+    }
+
+    public static function step(): self
+    {
+        return new self('That step is not in the log.');
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Furniture\InvalidUnit;
+use Lottel\Core\Room\Footprint;
+use Lottel\Core\Room\RoomLayout;
+
+/** Keeps the floor plan: where units stand, and in which turn one walks past them. */
+final readonly class ArrangeRoom
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /** Gives a unit without a spot the first one along the walls. */
+    public function setDown(Unit $unit): void
+    {
+        $standing = array_filter($this->units($unit->room), static fn (Unit $other): bool => $other !== $unit && null !== $other->planX);
+        $placed = $unit->room->layout()->arrange(array_map(static fn (Unit $other): Footprint => $other->footprint(), array_values($standing)), [$unit->footprint()])[0];
+        [$unit->planX, $unit->planY, $unit->turn] = [$placed->x, $placed->y, $placed->turn];
+    }
+
+    /**
+     * Puts the units of a room where the plan says, and numbers all units by the shortest walk past them: the first room
+     * first.
+     *
+     * @param array<int, array{int, int, int}> $spots x, y and turn by unit
+     *
+     * @throws InvalidUnit if a unit would stand outside the walls or in another
+     */
+    public function __invoke(Room $room, RoomLayout $layout, array $spots): void
+    {
+        $units = $this->units($room);
+        foreach ($units as $unit) {
+            [$unit->planX, $unit->planY, $unit->turn] = $spots[(int) $unit->id] ?? [$unit->planX, $unit->planY, $unit->turn];
+        }
+        $layout->check(array_map(static fn (Unit $unit): Footprint => $unit->footprint(), $units));
+        $room->plan = $layout->toArray();
+        $this->number();
+    }
+
+    public function number(): void
+    {
+        $walk = 0;
+        foreach ($this->entities->getRepository(Room::class)->findBy([], ['id' => 'ASC']) as $room) {
+            $units = [];
+            foreach ($this->units($room) as $unit) {
+                $units[(int) $unit->id] = $unit;
+            }
+            foreach ($room->layout()->walk(array_values(array_map(static fn (Unit $unit): Footprint => $unit->footprint(), $units))) as $id) {
+                $units[$id]->walk = ++$walk;
+            }
+        }
+    }
+
+    /** @return list<Unit> those that stand in a room */
+    private function units(Room $room): array
+    {
+        $units = null === $room->id ? [] : $this->entities->getRepository(Unit::class)->findBy(['room' => $room], ['walk' => 'ASC', 'id' => 'ASC']);
+
+        return array_values(array_filter($units, static fn (Unit $unit): bool => !$unit->isRetired()));
+    }
+}

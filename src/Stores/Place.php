@@ -1,0 +1,220 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\PlaceRule;
+use Lottel\Core\Filing\FilingScheme;
+use Lottel\Core\Furniture\Box;
+use Lottel\Core\Furniture\Cell;
+use Lottel\Core\Furniture\Front;
+use Lottel\Core\Log;
+use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Measure\Length;
+
+/** Anything that a thing can be in: storage, a tray, the heap of what is not filed, or outside. Lengths in ticks. */
+#[ORM\Entity]
+#[ORM\Index(name: 'place_unit', columns: ['unit_id'])]
+#[ORM\Index(name: 'place_parent', columns: ['parent_id'])]
+class Place
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public ?int $id = null;
+
+    #[ORM\ManyToOne]
+    public ?Place $parent = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $frontX = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $frontY = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $frontWidth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $frontHeight = null;
+
+    #[ORM\Column(options: ['default' => 0])]
+    public int $layer = 0;
+
+    #[ORM\Column(length: 60, options: ['default' => 'name'])]
+    public string $scheme = 'name';
+
+    #[ORM\Column(length: 20, nullable: true)]
+    public ?Kind $saysKind = null;
+
+    #[ORM\Column(length: 120, options: ['default' => ''])]
+    public string $saysMaker = '';
+
+    #[ORM\Column(length: 120, options: ['default' => ''])]
+    public string $saysTheme = '';
+
+    #[ORM\Column(length: 20, options: ['default' => ''])]
+    public string $saysColour = '';
+
+    /** @var list<string> kinds that belong here, too; new things are taken to be of the first one */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $alsoKinds = [];
+
+    #[ORM\Column(nullable: true)]
+    public ?int $innerWidth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $innerHeight = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $innerDepth = null;
+
+    /** Where it lies in the place around it, seen from above with the front at the bottom, in thousandths. */
+    #[ORM\Column(nullable: true)]
+    public ?int $cellX = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $cellY = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $cellWidth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $cellHeight = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?int $mostGrams = null;
+
+    /** Share that is kept free, in percent. */
+    #[ORM\Column(options: ['default' => 20])]
+    public int $roomToGrow = 20;
+
+    #[ORM\Column(length: 10, options: ['default' => ''])]
+    public string $season = '';
+
+    #[ORM\Column(options: ['default' => false])]
+    public bool $isChildSafe = false;
+
+    /** For a basket of new things: after so many uses a thing is to be filed elsewhere. */
+    #[ORM\Column(nullable: true)]
+    public ?int $fileAfterUses = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $retiredAt = null;
+
+    private function __construct(
+        #[ORM\ManyToOne]
+        public ?Unit $unit,
+        #[ORM\Column(length: 10)]
+        public PlaceNature $nature,
+        #[ORM\Column(length: 20)]
+        public string $kind,
+        #[ORM\Column(length: 24)]
+        public string $address,
+        #[ORM\Column(length: 120)]
+        public string $name,
+    ) {
+    }
+
+    public static function inUnit(Unit $unit, string $kind, string $address, string $name, ?Front $front): self
+    {
+        $place = new self($unit, PlaceNature::Storage, $kind, $address, $name);
+        $place->putFront($front);
+
+        return $place;
+    }
+
+    public static function within(self $outer, string $kind, string $address, string $name): self
+    {
+        $place = new self($outer->unit, PlaceNature::Storage, $kind, $address, $name);
+        $place->parent = $outer;
+
+        return $place;
+    }
+
+    public static function tray(int $number): self
+    {
+        return new self(null, PlaceNature::Tray, 'tray', 'tray '.$number, 'tray '.$number);
+    }
+
+    public function putFront(?Front $front): void
+    {
+        $this->frontX = $front?->x->ticks;
+        $this->frontY = $front?->y->ticks;
+        $this->frontWidth = $front?->width->ticks;
+        $this->frontHeight = $front?->height->ticks;
+    }
+
+    public function front(): ?Front
+    {
+        return null === $this->frontX || null === $this->frontY || null === $this->frontWidth || null === $this->frontHeight
+            ? null
+            : new Front(Length::ofTicks($this->frontX), Length::ofTicks($this->frontY), Length::ofTicks($this->frontWidth), Length::ofTicks($this->frontHeight));
+    }
+
+    public function putInside(?Box $inside): void
+    {
+        $this->innerWidth = $inside?->width->ticks;
+        $this->innerHeight = $inside?->height->ticks;
+        $this->innerDepth = $inside?->depth->ticks;
+    }
+
+    public function inside(): ?Box
+    {
+        return null === $this->innerWidth || null === $this->innerHeight || null === $this->innerDepth
+            ? null
+            : new Box(Length::ofTicks($this->innerWidth), Length::ofTicks($this->innerHeight), Length::ofTicks($this->innerDepth));
+    }
+
+    public function putCell(Cell $cell): void
+    {
+        [$this->cellX, $this->cellY, $this->cellWidth, $this->cellHeight, $this->layer] = [$cell->x, $cell->y, $cell->width, $cell->height, $cell->layer];
+    }
+
+    /** Takes over what another place says about what belongs in it. */
+    public function sayAs(self $other): void
+    {
+        [$this->scheme, $this->saysKind, $this->saysMaker, $this->saysTheme, $this->saysColour] = [$other->scheme, $other->saysKind, $other->saysMaker, $other->saysTheme, $other->saysColour];
+        $this->alsoKinds = $other->alsoKinds;
+    }
+
+    public function filingScheme(): FilingScheme
+    {
+        return FilingScheme::parse($this->scheme);
+    }
+
+    public function rule(): PlaceRule
+    {
+        return new PlaceRule($this->saysKind, $this->saysMaker, $this->saysTheme, $this->season);
+    }
+
+    public function forLog(): Log\Place
+    {
+        return new Log\Place((int) $this->id, $this->nature, self::shownAddress($this->address), null !== $this->retiredAt);
+    }
+
+    /** Whether things may be kept in it, and it may be described and changed: a place of the furniture that is in use. */
+    public function isStorageInUse(): bool
+    {
+        return PlaceNature::Storage === $this->nature && null === $this->retiredAt;
+    }
+
+    /** The address that a place has once it is out of use, so that its old one is free. */
+    public static function retiredAddress(string $address, int $id): string
+    {
+        return \sprintf('%s~%d', mb_substr($address, 0, 14), $id);
+    }
+
+    /** Whether an address is that of a place out of use. */
+    public static function isGone(string $address): bool
+    {
+        return str_contains($address, '~');
+    }
+
+    /** The address that a place had on its label, also of one that is out of use. */
+    public static function shownAddress(string $address): string
+    {
+        return (string) preg_replace('/(?<=.)~.*$/', '', $address);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Room\RoomLayout;
+
+#[ORM\Entity]
+class Room
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public ?int $id = null;
+
+    /** @var array<string, mixed> what RoomLayout keeps */
+    #[ORM\Column(type: 'json', options: ['default' => '{}'])]
+    public array $plan = [];
+
+    public function __construct(
+        #[ORM\Column(length: 120)]
+        public string $name,
+        #[ORM\Column(length: 2)]
+        public LengthUnit $measure,
+        #[ORM\Column(length: 64)]
+        public string $timeZone,
+    ) {
+    }
+
+    public function layout(): RoomLayout
+    {
+        return RoomLayout::fromArray($this->plan);
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Undo;
+
+use App\Database\StepChange;
+use App\Database\StepJournal;
+use App\Log\LogBook;
+use App\Security\Account;
+use App\Security\Role;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Steps\Unknown;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\PutBack;
+use Lottel\Core\Log\Reason;
+
+/** Takes a step back, whole or about one thing, and tells what was put back. */
+final readonly class PutRight
+{
+    /** What a helper changes while pulling, making and returning. */
+    private const LOOP_TABLES = ['kit', 'need', 'movement'];
+
+    public function __construct(private StepJournal $journal, private RestoreRows $rows, private LogBook $log, private EntityManagerInterface $entities, private Connection $database)
+    {
+    }
+
+    /**
+     * Takes back all that one request did.
+     *
+     * @throws StepRefused if it was undone already, is another's affair, or something that it changed was changed since
+     */
+    public function wholeStep(Step $step, string $requestId): PutBack
+    {
+        $request = $this->database->fetchAssociative('SELECT account_id, is_undoable, undone_by FROM write_request WHERE id = ?', [$requestId]);
+        if (false === $request || 0 === (int) $request['is_undoable'] || null !== $request['undone_by']) {
+            throw StepRefused::nothingToUndo();
+        }
+        $changes = $this->changes($requestId);
+        $this->checkRight($step->who, (int) $request['account_id'], $changes);
+        $back = $this->rows->restore($step, $changes);
+        if ($back->isNothing()) {
+            throw StepRefused::nothingToUndo();
+        }
+        $this->database->update('write_request', ['undone_by' => $step->requestId], ['id' => $requestId]);
+        $this->entities->clear();
+
+        return $back;
+    }
+
+    /**
+     * Puts one line of the log right, together with what its step changed about the same thing; the whole step where it moved
+     * nothing else.
+     *
+     * @throws StepRefused as wholeStep() does
+     */
+    public function movement(Step $step, int $movementId): PutBack
+    {
+        $line = $this->database->fetchAssociative('SELECT request_id, account_id, item_id, reverses_id FROM movement WHERE id = ?', [$movementId]);
+        if (false === $line) {
+            throw Unknown::step();
+        }
+        $this->log->checkReversible($movementId);
+        $requestId = (string) $line['request_id'];
+        $others = $this->database->fetchOne('SELECT 1 FROM movement WHERE request_id = ? AND item_id <> ?', [$requestId, $line['item_id']]);
+        if (false === $others && $this->isOpen($requestId)) {
+            return $this->wholeStep($step, $requestId);
+        }
+        $item = (int) $line['item_id'];
+        $changes = array_values(array_filter($this->changes($requestId), fn (StepChange $change): bool => $this->isAbout($change, $item)));
+        $this->checkRight($step->who, (int) $line['account_id'], $changes);
+        $back = $this->rows->restore($step, $changes);
+        $this->entities->clear();
+
+        return $back;
+    }
+
+    private function isOpen(string $requestId): bool
+    {
+        return false !== $this->database->fetchOne('SELECT 1 FROM write_request WHERE id = ? AND is_undoable AND undone_by IS NULL', [$requestId]);
+    }
+
+    /** @return list<StepChange> what a step changed; of steps older than the journal, what it moved */
+    private function changes(string $requestId): array
+    {
+        $changes = $this->journal->of($requestId);
+        if ([] !== $changes) {
+            return $changes;
+        }
+        $moved = $this->database->fetchFirstColumn('SELECT id FROM movement WHERE request_id = ? AND reverses_id IS NULL ORDER BY id', [$requestId]);
+
+        return array_map(static fn (mixed $id): StepChange => StepChange::ofOldMovement(is_numeric($id) ? (int) $id : 0), $moved);
+    }
+
+    private function isAbout(StepChange $change, int $item): bool
+    {
+        return match ($change->table) {
+            'movement' => (int) $this->database->fetchOne('SELECT item_id FROM movement WHERE id = ?', [$change->row]) === $item,
+            'item' => $change->row === $item,
+            'need' => $item === (int) ($change->became['item_id'] ?? $this->database->fetchOne('SELECT item_id FROM need WHERE id = ?', [$change->row])),
+            'label_wish' => $item === (int) ($change->became['item_id'] ?? 0),
+            'companion' => \in_array($item, [(int) ($change->became['item_id'] ?? 0), (int) ($change->became['other_id'] ?? 0)], true),
+            default => false,
+        };
+    }
+
+    /**
+     * A helper takes back what is a helper's: own steps, and what belongs to pulling, making and returning.
+     *
+     * @param list<StepChange> $changes
+     */
+    private function checkRight(Account $who, int $whose, array $changes): void
+    {
+        if (Role::Owner === $who->role || $whose === $who->id) {
+            return;
+        }
+        foreach ($changes as $change) {
+            $isLoop = \in_array($change->table, self::LOOP_TABLES, true)
+                && ('movement' !== $change->table || Reason::from((string) $this->database->fetchOne('SELECT reason FROM movement WHERE id = ?', [$change->row]))->isOfTheLoop());
+            if (!$isLoop) {
+                throw StepRefused::isTheOwnersStep();
+            }
+        }
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Undo;
+
+use App\Database\Change;
+use App\Database\Rows;
+use App\Database\StepChange;
+use App\Log\LogBook;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\PutBack;
+
+/** Walks through what a step changed, backwards, and puts each row back as it was; or refuses and changes nothing. */
+final readonly class RestoreRows
+{
+    public function __construct(
+        private Rows $rows,
+        private RestoreStores $stores,
+        private RestoreKits $kits,
+        private RestoreLabels $labels,
+        private LogBook $log,
+        private EntityManagerInterface $entities,
+    ) {
+    }
+
+    /**
+     * @param list<StepChange> $changes in the order in which they were made
+     *
+     * @throws StepRefused if something was changed, moved or taken since, so that it cannot be put back as it was
+     */
+    public function restore(Step $step, array $changes): PutBack
+    {
+        $this->entities->flush();
+        $this->entities->clear();
+        $this->checkUnchanged($changes);
+        $back = new PutBack();
+        $busy = $this->kits->goneOnSince($changes);
+        $printed = $this->labels->printedSince($changes);
+        try {
+            foreach (array_reverse($changes) as $change) {
+                if ('kit' !== $change->table || !\in_array($change->row, $busy, true) || !$this->kits->isLife($change)) {
+                    $this->one($step, $change, $back);
+                }
+            }
+        } catch (UniqueConstraintViolationException) {
+            throw StepRefused::isGivenToAnother();
+        }
+        $this->stores->tell($changes, $back);
+        $this->stores->checkSpots($changes);
+        array_walk($printed, $this->labels->again(...));
+        if ($back->isNothing() && \in_array('label_wish', array_map(static fn (StepChange $change): string => $change->table, $changes), true)) {
+            $back->asBefore('the list of labels to print');
+        }
+
+        return $back;
+    }
+
+    private function one(Step $step, StepChange $change, PutBack $back): void
+    {
+        match ($change->table) {
+            'movement' => $this->move($step, $change, $back),
+            'kit' => $this->kits->kit($step, $change, $back),
+            'need' => $this->kits->need($change, $back),
+            'label_wish' => $this->labels->wish($change),
+            'item' => $this->stores->item($step, $change, $back),
+            'place' => $this->stores->place($step, $change, $back),
+            'unit' => $this->stores->unit($change, $back),
+            'room' => $this->stores->room($change, $back),
+            'companion' => $this->stores->companion($change, $back),
+            default => $this->plain($change, $back),
+        };
+    }
+
+    private function move(Step $step, StepChange $change, PutBack $back): void
+    {
+        if ($this->rows->has('movement', 'reverses_id', $change->row)) {
+            return;
+        }
+        $line = $this->log->reverse($step, $change->row);
+        $this->kits->checkTray($line);
+        $name = (string) ($this->rows->get('item', $line->movement->item)['name'] ?? '');
+        $to = $line->movement->from;
+        $to->nature->isInside() ? $back->moved($name, $to->label) : $back->left($name, $to->label);
+        if ($change->isOld) {
+            $this->kits->wakeUp($line, $back);
+        }
+    }
+
+    private function plain(StepChange $change, PutBack $back): void
+    {
+        match ($change->what) {
+            Change::Insert => $this->rows->remove($change->table, $change->row),
+            Change::Update => $this->rows->put($change->table, $change->row, $change->was),
+            Change::Delete => $this->rows->add($change->table, $change->row, $change->was),
+        };
+        $back->asBefore('“'.$change->text('name').'”');
+    }
+
+    /**
+     * What the room's furniture and the catalogue say must still be as the step left it; lists and kits go on being used, and
+     * are taken back by what the step added to them.
+     *
+     * @param list<StepChange> $changes
+     */
+    private function checkUnchanged(array $changes): void
+    {
+        $left = [];
+        foreach ($changes as $change) {
+            if (\in_array($change->table, ['movement', 'kit', 'need', 'label_wish'], true)) {
+                continue;
+            }
+            $left[$change->table][$change->row] = Change::Delete === $change->what ? null : $change->became + ($left[$change->table][$change->row] ?? []);
+        }
+        foreach ($left as $table => $rows) {
+            foreach ($rows as $row => $columns) {
+                $now = $this->rows->get($table, $row);
+                if (null === $columns || null === $now ? $columns !== $now : !StepChange::holds($columns, $now)) {
+                    throw StepRefused::changedSince($this->nameOf($table, $now ?? $columns ?? []));
+                }
+            }
+        }
+    }
+
+    /** @param array<string, int|string|null> $row */
+    private function nameOf(string $table, array $row): string
+    {
+        return match ($table) {
+            'place' => (string) preg_replace('/~.*$/', '', (string) ($row['address'] ?? 'A place')),
+            'unit' => (string) ($row['letters'] ?? 'A unit'),
+            'companion' => 'What belongs together',
+            default => (string) ($row['name'] ?? 'Something'),
+        };
+    }
+}
