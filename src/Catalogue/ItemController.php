@@ -253,10 +253,10 @@ final class ItemController extends Page
     {
         $item = $this->stores->item($id) ?? throw Unknown::item($id);
         if (null !== $item['removed_at']) {
-            return $this->render('stores/removed_item.html.twig', ['item' => $item, 'log' => $this->log->lines(new LogFilter(item: $id), 20), 'problem' => $problem]);
+            return $this->render('catalogue/removed_item.html.twig', ['item' => $item, 'log' => $this->log->lines(new LogFilter(item: $id), 20), 'problem' => $problem]);
         }
 
-        return $this->render('stores/item.html.twig', [
+        return $this->render('catalogue/item.html.twig', [
             'item' => $item,
             'where' => $this->stores->whereabouts($id),
             'has_moved' => $this->stores->hasMoved($id),
@@ -276,7 +276,7 @@ final class ItemController extends Page
 
     private function showEdit(int $id, ?Problem $problem): Response
     {
-        return $this->render('stores/edit_item.html.twig', [
+        return $this->render('catalogue/edit_item.html.twig', [
             'item' => $item = $this->stored($id),
             'fields' => KindFields::of(Kind::from((string) $item['kind'])),
             'seasons' => Season::cases(),

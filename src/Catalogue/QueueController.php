@@ -52,7 +52,7 @@ final class QueueController extends Page
     {
         $item = $this->stores->item($id) ?? throw Unknown::item($id);
 
-        return $this->render('stores/queue.html.twig', ['without' => [], 'new' => [], 'one' => $item + ['proposals' => $this->homes->proposals($item)], 'problem' => null]);
+        return $this->render('catalogue/queue.html.twig', ['without' => [], 'new' => [], 'one' => $item + ['proposals' => $this->homes->proposals($item)], 'problem' => null]);
     }
 
     private function show(?Problem $problem): Response
@@ -61,6 +61,6 @@ final class QueueController extends Page
         $without = array_map($withProposals, $this->homes->withoutHome());
         $new = array_map($withProposals, $this->homes->toBeFiled());
 
-        return $this->render('stores/queue.html.twig', ['without' => $without, 'new' => $new, 'one' => null, 'problem' => $problem]);
+        return $this->render('catalogue/queue.html.twig', ['without' => $without, 'new' => $new, 'one' => null, 'problem' => $problem]);
     }
 }

@@ -196,7 +196,7 @@ final class StoresController extends Page
         $contents = $this->stores->contents($id, (string) $place['scheme']);
         $out = $this->stores->outOf($id);
 
-        return $this->render('stores/place.html.twig', [
+        return $this->render('catalogue/place.html.twig', [
             'place' => $place,
             'scheme' => FilingScheme::parse((string) $place['scheme']),
             'contents' => $contents,

@@ -142,7 +142,7 @@ final class PlanController extends Page
 
     private function showAll(?Problem $problem): Response
     {
-        return $this->render('plan/index.html.twig', [
+        return $this->render('kits/index.html.twig', [
             'open' => $this->kits->all('open'),
             'planned' => $this->kits->all('planned'),
             'closed' => $this->kits->all('closed'),
@@ -155,7 +155,7 @@ final class PlanController extends Page
         $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
         $needs = $this->kits->needs($id);
 
-        return $this->render('plan/kit.html.twig', [
+        return $this->render('kits/kit.html.twig', [
             'kit' => $kit,
             'needs' => $needs,
             'lit' => $this->room->lit(array_map(static fn (NeedRow $need): ?int => $need->homeId, $needs)),

@@ -32,7 +32,7 @@ final class MakeController extends Page
     #[Route('/make', name: 'make', methods: ['GET'])]
     public function index(): Response
     {
-        return $this->render('make/index.html.twig', ['kits' => $this->kits->all('open')]);
+        return $this->render('making/index.html.twig', ['kits' => $this->kits->all('open')]);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/make', name: 'make_kit', methods: ['GET'])]
@@ -100,7 +100,7 @@ final class MakeController extends Page
         }
         $tray = $this->kits->tray($id);
 
-        return $this->render('make/kit.html.twig', [
+        return $this->render('making/kit.html.twig', [
             'kit' => $kit,
             'tray' => $tray,
             'lit' => $this->room->lit(array_map(static fn (TrayRow $thing): ?int => $thing->homeId, $tray)),

@@ -30,7 +30,7 @@ final class DoorController extends Page
         }
         $error = $authentication->getLastAuthenticationError();
 
-        return $this->render('door/sign_in.html.twig', [
+        return $this->render('people/sign_in.html.twig', [
             'error' => $error,
             'login' => $authentication->getLastUsername(),
             'unfinished' => null !== UnfinishedForm::waiting($request->getSession()),
@@ -43,7 +43,7 @@ final class DoorController extends Page
         $form = UnfinishedForm::waiting($request->getSession());
         UnfinishedForm::forget($request->getSession());
 
-        return null === $form ? $this->redirectToRoute('home') : $this->render('door/go_on.html.twig', ['form' => $form]);
+        return null === $form ? $this->redirectToRoute('home') : $this->render('people/go_on.html.twig', ['form' => $form]);
     }
 
     #[Route('/begin', name: 'begin', methods: ['GET', 'POST'])]
@@ -75,7 +75,7 @@ final class DoorController extends Page
 
     private function showBegin(?Problem $problem): Response
     {
-        return $this->render('door/begin.html.twig', ['problem' => $problem, 'zones' => \DateTimeZone::listIdentifiers()], new Response(status: null === $problem ? 200 : 422));
+        return $this->render('people/begin.html.twig', ['problem' => $problem, 'zones' => \DateTimeZone::listIdentifiers()], new Response(status: null === $problem ? 200 : 422));
     }
 
     private function newcomer(Input $input): Newcomer

@@ -43,7 +43,7 @@ final class PullController extends Page
     {
         $candidates = array_values(array_filter([...$this->kits->all('open'), ...$this->kits->all('planned')], static fn (KitRow $kit): bool => $kit->openLines > 0));
 
-        return $this->render('pull/index.html.twig', ['kits' => $candidates]);
+        return $this->render('rounds/pulls.html.twig', ['kits' => $candidates]);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull', name: 'pull_kit', methods: ['GET'])]
@@ -224,7 +224,7 @@ final class PullController extends Page
         $round = $this->kits->pullRound($id);
         $stop = $round->stops[0] ?? null;
 
-        return $this->render('pull/round.html.twig', [
+        return $this->render('rounds/pull.html.twig', [
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,

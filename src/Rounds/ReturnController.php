@@ -30,7 +30,7 @@ final class ReturnController extends Page
     #[Route('/return', name: 'return', methods: ['GET'])]
     public function index(): Response
     {
-        return $this->render('return/index.html.twig', ['kits' => $this->kits->all('open')]);
+        return $this->render('rounds/returns.html.twig', ['kits' => $this->kits->all('open')]);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'return_kit', methods: ['GET'])]
@@ -124,7 +124,7 @@ final class ReturnController extends Page
         $stop = $round->stops[0] ?? null;
         $things = $stop->things ?? $round->homeless;
 
-        return $this->render('return/round.html.twig', [
+        return $this->render('rounds/return.html.twig', [
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,

@@ -68,7 +68,7 @@ final class ScanController extends Page
             return null;
         }
 
-        return $this->render('scan/_said.html.twig', ['problem' => $problem], new Response(headers: ['HX-Retarget' => '#scan-said', 'HX-Reswap' => 'innerHTML']));
+        return $this->render('rounds/_scan_said.html.twig', ['problem' => $problem], new Response(headers: ['HX-Retarget' => '#scan-said', 'HX-Reswap' => 'innerHTML']));
     }
 
     private function fileIt(Step $step, int $id, Scanned $scanned, KeepHomes $homes): Outcome
@@ -103,6 +103,6 @@ final class ScanController extends Page
             $labels[(string) ScanCode::ofPlace((int) $id)] = trim($place['address'].' · '.$place['name'], ' ·');
         }
 
-        return $this->render('scan/page.html.twig', ['on' => $on, 'scan_on' => '' === $on[0] ? '' : $on[0].':'.$on[1], 'labels' => $labels, 'problem' => $problem]);
+        return $this->render('rounds/scan.html.twig', ['on' => $on, 'scan_on' => '' === $on[0] ? '' : $on[0].':'.$on[1], 'labels' => $labels, 'problem' => $problem]);
     }
 }
