@@ -17,9 +17,9 @@ final class DemoTest extends RoomTestCase
         $this->service(TellStory::class)->tell();
 
         $report = $this->service(AuditReading::class)->report();
-        self::assertSame([], $report['differences']);
-        self::assertGreaterThanOrEqual(60, $report['places']);
-        self::assertGreaterThanOrEqual(250, $report['items']);
+        self::assertSame([], $report->differences);
+        self::assertGreaterThanOrEqual(60, $report->places);
+        self::assertGreaterThanOrEqual(250, $report->items);
         self::assertGreaterThanOrEqual(6, (int) $this->database()->fetchOne('SELECT count(*) FROM unit'));
         self::assertEqualsCanonicalizing(['planned', 'pulling', 'making', 'returning', 'closed'], $this->database()->fetchFirstColumn('SELECT DISTINCT stage FROM kit'));
         self::assertGreaterThan(50, (int) $this->database()->fetchOne('SELECT julianday(max(at)) - julianday(min(at)) FROM movement WHERE kit_id IS NOT NULL'));

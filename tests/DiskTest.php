@@ -48,7 +48,7 @@ final class DiskTest extends OwnFileTestCase
         $this->assertCode(200, 'reading goes on');
         $release();
         self::assertSame($before, $this->movements(), 'nothing was written by halves');
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         $this->post('/stores/places/C1/things', ['things' => 'Puffins']);
         $this->assertCode(303, 'afterwards it goes on');
     }

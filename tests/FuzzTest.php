@@ -60,7 +60,7 @@ final class FuzzTest extends RoomTestCase
         foreach ([303, 404, 409, 422] as $code) {
             self::assertArrayHasKey($code, $seen, 'every sort of answer came up: '.json_encode($seen));
         }
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         $this->signIn('olive');
         foreach (['/plan', '/stores', '/log', '/find', '/upkeep', '/stores/plan', '/stores/labels', '/stores/queue'] as $path) {
             $this->get($path);
@@ -106,8 +106,8 @@ final class FuzzTest extends RoomTestCase
     private function fields(): array
     {
         $found = [];
-        foreach (glob(\dirname(__DIR__).'/src/*/*Controller.php') ?: [] as $file) {
-            preg_match_all("/(?:input->|side\(|tenths\()\w*\(?'(\w+)'/", (string) file_get_contents($file), $m);
+        foreach (glob(\dirname(__DIR__).'/src/*/*.php') ?: [] as $file) {
+            preg_match_all("/(?:input->|input, |side\(|given\(|tenths\()\w*\(?'(\w+)'/", (string) file_get_contents($file), $m);
             $found = [...$found, ...$m[1]];
         }
 

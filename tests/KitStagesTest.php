@@ -58,7 +58,7 @@ final class KitStagesTest extends RoomTestCase
             self::assertSame($before, $this->movements(), 'a refused step writes nothing');
             self::assertSame($stage, $this->stage($this->kit));
         }
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
     }
 
     public function testAStepThatFailsHalfWayWritesNothing(): void

@@ -86,14 +86,14 @@ final class LogTest extends RoomTestCase
                 $quantity = Tracking::Count === $item->tracking ? mt_rand(1, 40) : mt_rand(1, 4);
                 try {
                     [$from, $to] = [$addresses[array_rand($addresses)], $addresses[array_rand($addresses)]];
-                    $log->move($step, $item, $quantity, $this->place($from), $this->place($to), self::reason($from, $to));
+                    $log->move($step, $item->moves($quantity, $this->place($from), $this->place($to), self::reason($from, $to)));
                     ++$accepted;
                 } catch (RefusedMovement) {
                 }
             }
         });
         self::assertGreaterThan(300, $accepted);
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         $ids = $this->database()->fetchFirstColumn('SELECT id FROM movement');
         shuffle($ids);
         $reversed = 0;
@@ -107,7 +107,7 @@ final class LogTest extends RoomTestCase
             }
         });
         self::assertGreaterThan(20, $reversed);
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         self::assertSame(0, (int) $this->database()->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature <> 'outside' AND b.quantity < 0"));
     }
 

@@ -63,7 +63,7 @@ final class LoopTest extends RoomTestCase
 
         self::assertSame(['bought' => -24, 'C2' => 18, 'used up' => 6], $this->sorted($this->card));
         self::assertSame(['bought' => -8, 'C3' => 5, 'used up' => 3], $this->sorted($this->ink), 'the ink goes home with what is left');
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         $this->get("/log?kit={$this->kit}");
         foreach (['pull', 'use', 'make', 'return', 'cared for: inky', 'Olive'] as $seen) {
             self::assertStringContainsString($seen, $this->text());

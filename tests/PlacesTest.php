@@ -81,7 +81,7 @@ final class PlacesTest extends RoomTestCase
                 self::assertContains($this->code(), [403, 404], $place.$page);
             }
         }
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
     }
 
     public function testWhatTheHeapHoldsIsPulledAndNothingElseFromOutside(): void

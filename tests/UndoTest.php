@@ -135,7 +135,7 @@ final class UndoTest extends RoomTestCase
         self::assertStringStartsWith('Undone: ', $page->filter('.said')->text());
         self::assertCount(0, $page->filter('.said form'), 'an undo is not undone');
         self::assertEquals($room, $this->snapshot());
-        self::assertSame([], $this->service(AuditReading::class)->report()['differences']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         self::assertSame([], $this->service(\Doctrine\DBAL\Connection::class)->fetchFirstColumn('SELECT request_id FROM current_step'));
         $this->post('/log/undo', ['step' => $id, 'back' => '/plan']);
         $this->assertCode(409, 'once is enough');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use App\Find\FindIndex;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -16,7 +15,7 @@ use Lottel\Core\Log\Tracking;
 /** Counts a thing in another way from now on; the log keeps its lines as they were counted. */
 final readonly class CountOtherwise
 {
-    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index)
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private ItemIndex $index)
     {
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use App\Find\FindIndex;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -12,7 +11,7 @@ use Doctrine\ORM\EntityManagerInterface;
 /** Deletes a thing that never moved; what the log speaks of is kept. */
 final readonly class DeleteItem
 {
-    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index)
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private ItemIndex $index)
     {
     }
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use App\Find\FindIndex;
-use App\Labels\LabelQueue;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -14,7 +12,7 @@ use Lottel\Core\Log\Tracking;
 /** Keeps an item's record in the catalogue. */
 final readonly class DescribeItem
 {
-    public function __construct(private Connection $database, private EntityManagerInterface $entities, private FindIndex $index, private LabelQueue $labels)
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private ItemIndex $index, private ItemLabels $labels)
     {
     }
 
@@ -53,15 +51,7 @@ final readonly class DescribeItem
     public function several(array $items, BulkChange $change): void
     {
         foreach ($items as $item) {
-            $item->maker = $change->maker ?? $item->maker;
-            $item->collection = $change->collection ?? $item->collection;
-            $item->season = $change->season ?? $item->season;
-            if (null !== $change->kind) {
-                $item->kind = $change->kind;
-            }
-            if (null !== $change->theme) {
-                $item->themes = array_values(array_unique([...$item->themes, $change->theme]));
-            }
+            $item->change($change);
             $this->index->item($item);
         }
     }

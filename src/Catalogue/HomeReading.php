@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Database\Row;
 use App\Stores\FloorReading;
+use App\Stores\PlaceReading;
+use App\Stores\PlaceRow;
 use App\Stores\RoomReading;
-use App\Stores\StoreReading;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
 use Lottel\Core\Catalogue\Handling;
-use Lottel\Core\Catalogue\Kind;
-use Lottel\Core\Furniture\Box;
-use Lottel\Core\Furniture\UnitTemplate;
-use Lottel\Core\Homes\Belonging;
+use Lottel\Core\Catalogue\Thing;
 use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Homes\ChildReach;
 use Lottel\Core\Homes\Contents;
@@ -23,9 +23,7 @@ use Lottel\Core\Homes\HomeRanking;
 use Lottel\Core\Homes\NewBasket;
 use Lottel\Core\Homes\Reach;
 use Lottel\Core\Homes\TypicalSize;
-use Lottel\Core\Log\Tracking;
-use Lottel\Core\Measure\Length;
-use Lottel\Core\Upkeep\Hazard;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Homes for things that have none, things that ask to be filed, and how full places are. */
@@ -33,27 +31,137 @@ final class HomeReading
 {
     private const SAMPLE = 10;
     private const PROPOSALS = 3;
+    private const MOST = 60;
+    private const MOST_WARNINGS = 3;
+    private const WALK_UNKNOWN = 2000.0;
 
-    /** @var list<array<string, mixed>>|null */
+    /** @var list<PlaceForHome>|null */
     private ?array $places = null;
 
-    public function __construct(private readonly Connection $database, private readonly FloorReading $floor, private readonly RoomReading $room, private readonly ClockInterface $clock)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly FloorReading $floor,
+        private readonly RoomReading $room,
+        private readonly PlaceReading $stores,
+        private readonly ClockInterface $clock,
+    ) {
     }
 
-    /** @return list<array<string, mixed>> things in a basket of new things that have been used often enough to be filed */
+    /** @return list<ToFile> things in a basket of new things that have been used often enough to be filed */
     public function toBeFiled(): array
     {
-        $things = $this->database->fetchAllAssociative(
-            'SELECT i.*, p.address AS home, p.file_after_uses, b.quantity FROM place p JOIN item i ON i.home_id = p.id JOIN balance b ON b.item_id = i.id AND b.place_id = p.id
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT i.*, p.address AS home, p.file_after_uses, b.quantity
+             FROM place p JOIN item i ON i.home_id = p.id JOIN balance b ON b.item_id = i.id AND b.place_id = p.id
              WHERE p.file_after_uses IS NOT NULL AND i.used_at IS NOT NULL ORDER BY i.name',
         );
-        $uses = $this->usesOf(array_map(static fn (array $thing): int => (int) $thing['id'], $things));
-        $things = array_map(static fn (array $thing): array => $thing + ['uses' => $uses[(int) $thing['id']] ?? 0], $things);
-        $done = array_values(array_filter($things, static fn (array $thing): bool => (new NewBasket((int) $thing['file_after_uses']))->isDone($thing['uses'])));
-        usort($done, static fn (array $a, array $b): int => $b['uses'] <=> $a['uses']);
+        $things = Row::each($rows, static fn (Row $row): array => [ThingRow::of($row), $row->int('file_after_uses'), $row->text('home')]);
+        $uses = $this->usesOf(array_map(static fn (array $thing): int => $thing[0]->id, $things));
+        $done = array_values(array_filter($things, static fn (array $thing): bool => (new NewBasket($thing[1]))->isDone($uses[$thing[0]->id] ?? 0)));
+        usort($done, static fn (array $a, array $b): int => ($uses[$b[0]->id] ?? 0) <=> ($uses[$a[0]->id] ?? 0));
 
-        return \array_slice($done, 0, 60);
+        return array_map(
+            fn (array $thing): ToFile => $this->toFile($thing[0], \sprintf('used %s, still in %s', Counted::times($uses[$thing[0]->id] ?? 0), $thing[2])),
+            \array_slice($done, 0, self::MOST),
+        );
+    }
+
+    /** @return list<ToFile> things without a home that are in the room */
+    public function withoutHome(int $most = 40): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT i.*, b.quantity, p.address AS lies_in, p.nature = 'unfiled' AS is_on_heap
+             FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature IN ('unfiled', 'storage')
+             WHERE i.home_id IS NULL GROUP BY i.id ORDER BY i.name LIMIT ?",
+            [$most],
+            [ParameterType::INTEGER],
+        );
+
+        return Row::each(
+            $rows,
+            fn (Row $row): ToFile => $this->toFile(ThingRow::of($row), $row->flag('is_on_heap') ? 'not filed' : 'lies in '.$row->text('lies_in')),
+        );
+    }
+
+    /** Returns one thing with the homes that propose themselves for it. */
+    public function forItem(ItemRow $item): ToFile
+    {
+        $row = $this->database->fetchAssociative('SELECT * FROM item WHERE id = ?', [$item->id]) ?: [];
+
+        return $this->toFile(ThingRow::of(new Row($row), 1), null === $item->home ? 'has no home' : 'lives in '.$item->home);
+    }
+
+    /**
+     * Returns how full and how heavy a place is, what is wrong with that, and what does not belong in it.
+     *
+     * @param list<ThingRow> $contents
+     */
+    public function facts(PlaceRow $place, array $contents): PlaceFacts
+    {
+        $sum = self::sum($contents);
+        $capacity = $this->capacity($place);
+
+        return new PlaceFacts(
+            $capacity?->fullness($sum),
+            $capacity?->fullnessWithRoom($sum),
+            (int) round($sum->grams),
+            $capacity?->load($sum),
+            \count($contents),
+            $sum->guessed,
+            [...$capacity?->warnings($sum) ?? [], ...$this->reachWarnings($place, $contents)],
+            self::misfiled($place, $contents),
+        );
+    }
+
+    private function toFile(ThingRow $row, string $note): ToFile
+    {
+        return new ToFile($row, $note, $this->proposals($row));
+    }
+
+    /** @return list<HomeProposal> the best homes for a thing, with reasons */
+    private function proposals(ThingRow $row): array
+    {
+        $companions = $this->homesOfCompanions($row->id);
+        $box = $row->box ?? TypicalSize::box($row->thing->kind);
+        $handling = Handling::ofKind($row->thing->kind);
+        $candidates = [];
+        foreach ($this->places() as $for) {
+            $place = $for->place;
+            $candidates[] = new HomeCandidate(
+                $place->address,
+                $place->saysKind,
+                $place->saysMaker,
+                $place->saysTheme,
+                $for->sample,
+                $for->roomLeft,
+                $for->reachSeconds,
+                null === $place->inside || null !== (new Fit())->way($box, $place->inside, $handling),
+                \in_array($place->id, $companions, true),
+                $place->alsoKinds,
+            );
+        }
+        $ranked = (new HomeRanking())->rank($row->thing, $candidates, HomeRanking::usesAMonth($this->usesLately($row->id)));
+
+        return \array_slice($ranked, 0, self::PROPOSALS);
+    }
+
+    /** @return list<int> places */
+    private function homesOfCompanions(int $item): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT i.home_id FROM companion c JOIN item i ON i.id = CASE WHEN c.item_id = :item THEN c.other_id ELSE c.item_id END
+             WHERE (c.item_id = :item OR c.other_id = :item) AND i.home_id IS NOT NULL',
+            ['item' => $item],
+        );
+
+        return Row::each($rows, static fn (Row $row): int => $row->int('home_id'));
+    }
+
+    private function usesLately(int $item): int
+    {
+        $since = $this->clock->now()->modify(\sprintf('-%d months', HomeRanking::MONTHS))->format('Y-m-d');
+
+        return Row::number($this->database->fetchOne('SELECT count(*) FROM item_use WHERE item_id = ? AND at >= ?', [$item, $since]));
     }
 
     /**
@@ -68,196 +176,128 @@ final class HomeReading
         $uses = [];
         foreach (array_chunk($items, 500) as $some) {
             $marks = implode(', ', array_fill(0, \count($some), '?'));
-            $uses += array_map(intval(...), $this->database->fetchAllKeyValue("SELECT item_id, count(*) FROM item_use WHERE item_id IN ($marks) GROUP BY item_id", $some));
+            $rows = $this->database->fetchAllAssociative("SELECT item_id, count(*) AS uses FROM item_use WHERE item_id IN ($marks) GROUP BY item_id", $some);
+            foreach ($rows as $columns) {
+                $row = new Row($columns);
+                $uses[$row->int('item_id')] = $row->int('uses');
+            }
         }
 
         return $uses;
     }
 
-    /** @return list<array<string, mixed>> things without a home that are in the room */
-    public function withoutHome(int $most = 40): array
-    {
-        return $this->database->fetchAllAssociative(
-            "SELECT i.*, b.quantity, p.address AS lies_in FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature IN ('unfiled', 'storage')
-             WHERE i.home_id IS NULL GROUP BY i.id ORDER BY i.name LIMIT ?",
-            [$most],
-            [\Doctrine\DBAL\ParameterType::INTEGER],
-        );
-    }
-
     /**
-     * Returns the best homes for a thing, with reasons.
+     * @param list<ThingRow> $contents
      *
-     * @param array<string, mixed> $item
-     *
-     * @return list<HomeProposal>
+     * @return list<Misfiled>
      */
-    public function proposals(array $item): array
+    private static function misfiled(PlaceRow $place, array $contents): array
     {
-        $thing = StoreReading::thing($item);
-        $companions = array_map(intval(...), $this->database->fetchFirstColumn('SELECT i.home_id FROM companion c JOIN item i ON i.id = CASE WHEN c.item_id = ? THEN c.other_id ELSE c.item_id END WHERE (c.item_id = ? OR c.other_id = ?) AND i.home_id IS NOT NULL', [$thing->id, $thing->id, $thing->id]));
-        $box = self::box($item, 'width', 'height', 'depth') ?? TypicalSize::box($thing->kind);
-        $candidates = [];
-        foreach ($this->places() as $place) {
-            $inside = self::box($place, 'inner_width', 'inner_height', 'inner_depth');
-            $candidates[] = new HomeCandidate(
-                (string) $place['address'],
-                null === $place['says_kind'] ? null : Kind::from((string) $place['says_kind']),
-                (string) $place['says_maker'],
-                (string) $place['says_theme'],
-                $place['contents'],
-                $place['room_left'],
-                $place['reach'],
-                null === $inside || null !== (new Fit())->way($box, $inside, Handling::ofKind($thing->kind)),
-                \in_array((int) $place['id'], $companions, true),
-                self::kinds($place),
-            );
-        }
-        $since = $this->clock->now()->modify(\sprintf('-%d months', HomeRanking::MONTHS))->format('Y-m-d');
-        $uses = (int) $this->database->fetchOne('SELECT count(*) FROM item_use WHERE item_id = ? AND at >= ?', [$thing->id, $since]);
-
-        return \array_slice((new HomeRanking())->rank($thing, $candidates, HomeRanking::usesAMonth($uses)), 0, self::PROPOSALS);
-    }
-
-    /**
-     * Returns how full and how heavy a place is, what is wrong with that, and what does not belong in it.
-     *
-     * @param array<string, mixed> $place
-     * @param list<array<string, mixed>> $contents
-     *
-     * @return array{fullness: float|null, with_room: float|null, grams: int, load: float|null, guessed: int, warnings: list<string>, misfiled: list<array<string, mixed>>}
-     */
-    public function facts(array $place, array $contents): array
-    {
-        $sum = $this->sum($contents);
-        $capacity = $this->capacity($place);
-        $belonging = new Belonging(null === $place['says_kind'] ? null : Kind::from((string) $place['says_kind']), (string) $place['says_maker'], (string) $place['says_theme'], (string) $place['says_colour'], self::kinds($place));
-        $inside = self::box($place, 'inner_width', 'inner_height', 'inner_depth');
+        $belonging = $place->belonging();
         $misfiled = [];
         foreach ($contents as $row) {
-            $why = $belonging->excludes(StoreReading::thing($row)) ?? self::isTooLarge($row, $inside);
+            $why = $belonging->excludes($row->thing) ?? self::isTooLarge($row, $place);
             if (null !== $why) {
-                $misfiled[] = ['why' => $why] + $row;
+                $misfiled[] = new Misfiled($row->thing, $why);
             }
         }
 
-        return [
-            'fullness' => $capacity?->fullness($sum),
-            'with_room' => $capacity?->fullnessWithRoom($sum),
-            'grams' => (int) round($sum->grams),
-            'load' => $capacity?->load($sum),
-            'guessed' => $sum->guessed,
-            'warnings' => [...$capacity?->warnings($sum) ?? [], ...$this->reachWarnings($place, $contents)],
-            'misfiled' => $misfiled,
-        ];
+        return $misfiled;
+    }
+
+    private static function isTooLarge(ThingRow $row, PlaceRow $place): ?string
+    {
+        return null === $row->box || null === $place->inside || null !== (new Fit())->way($row->box, $place->inside, Handling::ofKind($row->thing->kind))
+            ? null
+            : 'too large for it';
     }
 
     /**
-     * @param array<string, mixed> $place
-     * @param list<array<string, mixed>> $contents
+     * @param list<ThingRow> $contents
      *
      * @return list<string>
      */
-    private function reachWarnings(array $place, array $contents): array
+    private function reachWarnings(PlaceRow $place, array $contents): array
     {
-        $warnings = [];
-        foreach ($contents as $row) {
-            $hazards = array_values(array_filter(array_map(static fn (mixed $hazard): ?Hazard => \is_string($hazard) ? Hazard::tryFrom($hazard) : null, (array) json_decode((string) $row['hazards'], true))));
-            $warnings[] = ChildReach::warning((string) $row['name'], (string) $place['address'], $hazards, (bool) $place['is_child_safe'], $this->height($place));
-        }
+        $height = $this->height($place);
+        $warnings = array_map(
+            static fn (ThingRow $row): ?string => ChildReach::warning($row->thing->name, $place->address, $row->hazards, $place->isChildSafe, $height),
+            $contents,
+        );
 
-        return \array_slice(array_values(array_filter($warnings)), 0, 3);
+        return \array_slice(array_values(array_filter($warnings, static fn (?string $warning): bool => null !== $warning)), 0, self::MOST_WARNINGS);
     }
 
-    /**
-     * @param array<string, mixed> $place
-     *
-     * @return list<Kind> that belong there beside the first one
-     */
-    private static function kinds(array $place): array
+    /** @param list<ThingRow> $contents */
+    private static function sum(array $contents): Contents
     {
-        return array_values(array_filter(array_map(static fn (mixed $kind): ?Kind => \is_string($kind) ? Kind::tryFrom($kind) : null, (array) json_decode((string) $place['also_kinds'], true))));
+        return array_reduce($contents, static fn (Contents $sum, ThingRow $row): Contents => $sum->plus($row->contents()), new Contents(0, 0, 0));
     }
 
-    /** @param array<string, mixed> $item */
-    private static function isTooLarge(array $item, ?Box $inside): ?string
+    private function capacity(PlaceRow $place): ?Capacity
     {
-        $box = self::box($item, 'width', 'height', 'depth');
-
-        return null === $box || null === $inside || null !== (new Fit())->way($box, $inside, Handling::ofKind(Kind::from((string) $item['kind']))) ? null : 'too large for it';
+        return null === $place->inside ? null : new Capacity($place->inside, false, $place->mostGrams, $place->roomToGrow / 100, $this->height($place));
     }
 
-    /** @param list<array<string, mixed>> $contents */
-    private function sum(array $contents): Contents
+    /** How high the middle of the front is that is seen around a place, in millimetres above the floor. */
+    private function height(PlaceRow $place): int
     {
-        $sum = new Contents(0, 0, 0);
-        foreach ($contents as $row) {
-            $sum = $sum->plus(TypicalSize::contents(Kind::from((string) $row['kind']), Tracking::from((string) $row['tracking']), (int) $row['quantity'], self::box($row, 'width', 'height', 'depth'), null === $row['grams'] ? null : (int) $row['grams']));
-        }
+        $front = $this->room->places()[$this->room->frontOf($place->id) ?? 0]->front ?? null;
 
-        return $sum;
+        return $front?->middleAboveFloor($place->unitHeight, $place->aboveFloor)->wholeMillimetres() ?? 0;
     }
 
-    /** @param array<string, mixed> $place */
-    private function capacity(array $place): ?Capacity
-    {
-        $inside = self::box($place, 'inner_width', 'inner_height', 'inner_depth');
-        if (null === $inside) {
-            return null;
-        }
-
-        return new Capacity($inside, false, null === $place['most_grams'] ? null : (float) $place['most_grams'], (int) $place['room_to_grow'] / 100, $this->height($place));
-    }
-
-    /**
-     * Returns how high the middle of a place's front is above the floor, in millimetres; an inner place is as high as the one
-     * around it that is seen from the front.
-     *
-     * @param array<string, mixed> $place
-     */
-    private function height(array $place): int
-    {
-        $front = $this->room->places()[$this->room->frontOf((int) $place['id']) ?? 0] ?? ['front_y' => 0, 'front_height' => 0];
-        $middle = (int) $place['above_floor'] + (int) $place['unit_height'] - (int) $front['front_y'] - intdiv((int) $front['front_height'], 2);
-
-        return intdiv(max(0, $middle), Length::TICKS_PER_MILLIMETRE);
-    }
-
-    /** @return list<array<string, mixed>> all places with a few of their contents, the room that is left and the reach from the bench */
+    /** @return list<PlaceForHome> all places with a few of their contents, the room that is left and the reach from the bench */
     private function places(): array
     {
         if (null !== $this->places) {
             return $this->places;
         }
-        $samples = $counts = [];
-        $rows = $this->database->fetchAllAssociative(
-            'SELECT * FROM (SELECT i.*, b.place_id AS lies_in, b.quantity, row_number() OVER (PARTITION BY b.place_id ORDER BY i.id) AS nth, count(*) OVER (PARTITION BY b.place_id) AS many FROM place p JOIN balance b ON b.place_id = p.id JOIN item i ON i.id = b.item_id WHERE p.unit_id IS NOT NULL) WHERE nth <= ?',
-            [self::SAMPLE],
-            [\Doctrine\DBAL\ParameterType::INTEGER],
-        );
-        foreach ($rows as $row) {
-            $samples[(int) $row['lies_in']][] = $row;
-            $counts[(int) $row['lies_in']] = (int) $row['many'];
-        }
+        [$samples, $counts] = $this->samples();
         $walks = $this->walks();
-        $places = $this->database->fetchAllAssociative(
-            "SELECT p.*, u.height AS unit_height, u.above_floor, u.template FROM place p JOIN unit u ON u.id = p.unit_id
-             WHERE p.nature = 'storage' AND p.retired_at IS NULL AND p.file_after_uses IS NULL",
+
+        return $this->places = array_map(function (PlaceRow $place) use ($samples, $counts, $walks): PlaceForHome {
+            $sample = $samples[$place->id] ?? [];
+            [$walk, $isAway] = $walks[(int) $place->unitId] ?? [self::WALK_UNKNOWN, false];
+
+            return new PlaceForHome(
+                $place,
+                array_map(static fn (ThingRow $row): Thing => $row->thing, $sample),
+                $this->roomLeft($place, $sample, $counts[$place->id] ?? 0),
+                (new Reach())->seconds($walk, $this->height($place), $place->template->access(), $place->layer, false, $isAway),
+            );
+        }, $this->stores->forHomes());
+    }
+
+    /** @param list<ThingRow> $sample some of the $things that are in the place */
+    private function roomLeft(PlaceRow $place, array $sample, int $things): float
+    {
+        $all = self::sum($sample)->times([] === $sample ? 0 : $things / \count($sample));
+
+        return 1 - ($this->capacity($place)?->fullnessWithRoom($all) ?? 1 - HomeRanking::ROOM_UNKNOWN);
+    }
+
+    /** @return array{array<int, list<ThingRow>>, array<int, int>} a few things of each place, and how many there are */
+    private function samples(): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT * FROM (
+                 SELECT i.*, b.place_id AS lies_in, b.quantity, row_number() OVER (PARTITION BY b.place_id ORDER BY i.id) AS nth,
+                        count(*) OVER (PARTITION BY b.place_id) AS many
+                 FROM place p JOIN balance b ON b.place_id = p.id JOIN item i ON i.id = b.item_id WHERE p.unit_id IS NOT NULL)
+             WHERE nth <= ?',
+            [self::SAMPLE],
+            [ParameterType::INTEGER],
         );
+        $samples = $counts = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $place = $row->int('lies_in');
+            $samples[$place][] = ThingRow::of($row);
+            $counts[$place] = $row->int('many');
+        }
 
-        return $this->places = array_map(function (array $place) use ($samples, $counts, $walks): array {
-            $sample = $samples[(int) $place['id']] ?? [];
-            $sum = $this->sum($sample);
-            $scale = [] === $sample ? 0 : ($counts[(int) $place['id']] ?? 0) / \count($sample);
-            $left = 1 - ($this->capacity($place)?->fullnessWithRoom(new Contents($sum->litres * $scale, $sum->thickness * $scale, $sum->grams * $scale)) ?? 1 - HomeRanking::ROOM_UNKNOWN);
-            [$walk, $isAway] = $walks[(int) $place['unit_id']] ?? [2000.0, false];
-
-            return [
-                'contents' => array_map(StoreReading::thing(...), $sample),
-                'room_left' => $left,
-                'reach' => (new Reach())->seconds($walk, $this->height($place), (UnitTemplate::tryFrom((string) $place['template']) ?? UnitTemplate::Shelf)->access(), (int) $place['layer'], false, $isAway),
-            ] + $place;
-        }, $places);
+        return [$samples, $counts];
     }
 
     /** @return array<int, array{float, bool}> millimetres from the seat at the bench, and whether it is in another room, by unit */
@@ -266,21 +306,13 @@ final class HomeReading
         $walks = [];
         $isFirst = true;
         foreach ($this->floor->rooms() as $room) {
-            $seat = $room['layout']->seat();
-            foreach ($room['units'] as $unit) {
-                $walks[(int) $unit['id']] = [$unit['footprint']->stand()->distanceTo($seat), !$isFirst];
+            $seat = $room->layout->seat();
+            foreach ($room->units as $unit) {
+                $walks[$unit->id] = [$unit->footprint->stand()->distanceTo($seat), !$isFirst];
             }
             $isFirst = false;
         }
 
         return $walks;
-    }
-
-    /** @param array<string, mixed> $row */
-    private static function box(array $row, string $width, string $height, string $depth): ?Box
-    {
-        return null === ($row[$width] ?? null) || null === ($row[$height] ?? null) || null === ($row[$depth] ?? null)
-            ? null
-            : new Box(Length::ofTicks((int) $row[$width]), Length::ofTicks((int) $row[$height]), Length::ofTicks((int) $row[$depth]));
     }
 }

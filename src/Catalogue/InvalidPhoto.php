@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Steps\Refusal;
+
 /** Why a file is not kept as a photo. */
-final class InvalidPhoto extends \InvalidArgumentException
+final class InvalidPhoto extends \InvalidArgumentException implements Refusal
 {
+    public function field(): string
+    {
+        return 'photo';
+    }
+
     public static function cannotBeKept(): self
     {
         return new self('There is no room on the disk for this photo, or its folder may not be written to. The photo that was there stays.');

@@ -7,7 +7,9 @@ namespace App\Catalogue;
 use App\Stores\Place;
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Catalogue\Kind;
-use Lottel\Core\Catalogue\Thing;
+use Lottel\Core\Log\Movement;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Upkeep\Hazard;
 
@@ -126,8 +128,28 @@ class Item
         }
     }
 
-    public function thing(): Thing
+    public function change(BulkChange $change): void
     {
-        return new Thing((int) $this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour, $this->isMulticolour, $this->collection, null === $this->width || null === $this->height ? null : intdiv($this->width, 320) * intdiv($this->height, 320), $this->season);
+        $this->maker = $change->maker ?? $this->maker;
+        $this->collection = $change->collection ?? $this->collection;
+        $this->season = $change->season->value ?? $this->season;
+        $this->kind = $change->kind ?? $this->kind;
+        $this->themes = null === $change->theme ? $this->themes : array_values(array_unique([...$this->themes, $change->theme]));
+    }
+
+    /**
+     * Returns a movement of it, to be written into the log.
+     *
+     * @throws RefusedMovement if the laws of the log refuse it
+     */
+    public function moves(int $quantity, Place $from, Place $to, Reason $reason): Movement
+    {
+        return Movement::of($this->id ?? throw new \LogicException('Only what is stored moves.'), $this->tracking, $quantity, $from->forLog(), $to->forLog(), $reason);
+    }
+
+    /** @return list<Hazard> */
+    public function careFor(): array
+    {
+        return array_values(array_filter(array_map(Hazard::tryFrom(...), $this->hazards)));
     }
 }

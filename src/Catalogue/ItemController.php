@@ -4,23 +4,19 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use App\Find\FindIndex;
-use App\Kits\KitReading;
-use App\Kits\KitRow;
 use App\Log\LogFilter;
 use App\Log\LogReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
-use App\Steps\Unknown;
-use App\Stores\Place;
+use App\Stores\Places;
 use App\Stores\RoomReading;
-use App\Stores\StoreReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\KindFields;
 use Lottel\Core\Catalogue\Season;
+use Lottel\Core\Filing\FilingPosition;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Retracking;
 use Lottel\Core\Log\Tracking;
@@ -34,8 +30,19 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** Items: their records, photos, companions and homes. */
 final class ItemController extends Page
 {
-    public function __construct(private readonly RoomReading $room, private readonly StoreReading $stores, private readonly LogReading $log, private readonly KitReading $kits, private readonly KeepPhoto $photos, private readonly WarnOfReach $warn)
-    {
+    private const LINES_OF_LOG = 8;
+    private const LINES_OF_LOG_ALONE = 20;
+
+    public function __construct(
+        private readonly RoomReading $room,
+        private readonly Places $places,
+        private readonly Items $items,
+        private readonly ItemReading $reading,
+        private readonly ContentsReading $contents,
+        private readonly LogReading $log,
+        private readonly KeepPhoto $photos,
+        private readonly WarnOfReach $warn,
+    ) {
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}', name: 'item', methods: ['GET'])]
@@ -56,7 +63,7 @@ final class ItemController extends Page
     public function describeItem(Request $request, int $id, DescribeItem $describe): Response
     {
         return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             $tracking = $input->choice('tracking', Tracking::class);
             $describe($item, ItemForm::record($input), $tracking);
 
@@ -69,9 +76,9 @@ final class ItemController extends Page
     public function companion(Request $request, int $id, DescribeItem $describe): Response
     {
         return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             $name = $input->text('companion', 200, true);
-            $other = $this->entities->getRepository(Item::class)->findOneBy(['name' => $name, 'removedAt' => null]);
+            $other = $this->items->named($name);
             if (null === $other || $other === $item) {
                 $input->refuse('companion', 'No other item has exactly this name.');
             }
@@ -88,8 +95,8 @@ final class ItemController extends Page
     public function giveHome(Request $request, int $id, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
-            $item = $this->item($id);
-            $home = $this->homeFrom($input);
+            $item = $this->items->one($id);
+            $home = $this->places->required($input, 'address');
             $homes->giveHome($step, $item, $home);
 
             return Outcome::undoable($this->itemUrl($item), trim(\sprintf('%s is at home in %s now. %s', $item->name, $home->address, $this->warn->ofHome($item) ?? '')));
@@ -100,8 +107,8 @@ final class ItemController extends Page
     public function found(Request $request, int $id, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
-            $item = $this->item($id);
-            $place = '' === $input->text('address', 24) ? $homes->homeOrHeap($item) : $this->homeFrom($input);
+            $item = $this->items->one($id);
+            $place = '' === $input->text('address', 24) ? $homes->homeOrHeap($item) : $this->places->required($input, 'address');
             $homes->foundAgain($step, $item, $place);
 
             return Outcome::undoable($this->itemUrl($item), \sprintf('Good: %s is in %s again.', $item->name, $place->address));
@@ -113,9 +120,9 @@ final class ItemController extends Page
     public function stock(Request $request, int $id, TakeIn $takeIn): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $takeIn): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             $quantity = $input->quantity('quantity', $item->tracking);
-            $place = $this->homeFrom($input);
+            $place = $this->places->required($input, 'address');
             $from = $input->choice('from', Outside::class);
             if (!\in_array($from, Outside::sources(), true)) {
                 $input->refuse('from', 'Choose one of the list.');
@@ -123,7 +130,7 @@ final class ItemController extends Page
             $input->check();
             $takeIn->stock($step, $item, $place, $quantity, $from);
 
-            return Outcome::undoable($this->itemUrl($item), \sprintf('%s more of %s in %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name, $place->address));
+            return Outcome::undoable($this->itemUrl($item), \sprintf('%s more of %s in %s.', $this->quantityInWords($quantity, $item->tracking), $item->name, $place->address));
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
@@ -132,7 +139,7 @@ final class ItemController extends Page
     public function duplicate(Request $request, int $id, DescribeItem $describe): Response
     {
         return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
-            $twin = $describe->duplicate($this->item($id));
+            $twin = $describe->duplicate($this->items->one($id));
 
             return Outcome::undoable($this->generateUrl('edit_item', ['id' => $twin->id]), 'This is the copy. Change what is different about it.');
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
@@ -143,18 +150,18 @@ final class ItemController extends Page
     public function counted(Request $request, int $id, CountThing $count): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $count): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             $counted = 1 === preg_match('/^\s*(0|none|empty)\s*$/iD', $input->text('quantity', 40)) ? 0 : $input->quantity('quantity', $item->tracking);
-            $place = $this->store($this->frame->address($input->text('place', 24)));
+            $place = $this->places->store($input->text('place', 24));
             $why = $input->text('why', 200);
             $input->check();
             $difference = $count($step, $item, $place, $counted, $why);
-            $size = $this->frame->quantities()->print(abs($difference), $item->tracking);
+            $size = $this->quantityInWords(abs($difference), $item->tracking);
 
             return Outcome::undoable($this->itemUrl($item), match (true) {
                 0 === $difference => \sprintf('%s in %s agrees with the log.', $item->name, $place->address),
                 0 === $counted => \sprintf('%s: none left in %s, as counted.', $item->name, $place->address),
-                default => \sprintf('%s in %s: %s as counted, %s %s than the log believed.', $item->name, $place->address, $this->frame->quantities()->print($counted, $item->tracking), $size, $difference > 0 ? 'more' : 'less'),
+                default => \sprintf('%s in %s: %s as counted, %s %s than the log believed.', $item->name, $place->address, $this->quantityInWords($counted, $item->tracking), $size, $difference > 0 ? 'more' : 'less'),
             });
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
@@ -164,7 +171,7 @@ final class ItemController extends Page
     public function countOtherwise(Request $request, int $id, CountOtherwise $count): Response
     {
         return $this->write($request, function (Input $input) use ($id, $count): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             $tracking = $input->choice('tracking', Tracking::class);
             $was = $input->quantity('was', $item->tracking);
             $becomes = $input->quantity('becomes', $tracking);
@@ -180,7 +187,7 @@ final class ItemController extends Page
     public function delete(Request $request, int $id, DeleteItem $delete): Response
     {
         return $this->write($request, function (Input $input) use ($id, $delete): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             $home = $item->home;
             $delete($item);
 
@@ -194,7 +201,7 @@ final class ItemController extends Page
     {
         $new = $old = null;
         $response = $this->write($request, function (Input $input) use ($id, &$new, &$old): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             [$old, $item->photo] = [$item->photo, $new];
 
             return Outcome::final($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
@@ -202,7 +209,7 @@ final class ItemController extends Page
             $new = $this->photos->keep($input->file('photo') ?? throw InvalidPhoto::didNotArrive());
         });
         // Of the new file and the old one, the one that the room does not speak of any more goes.
-        $gone = $response->isRedirect() && null !== $new && $new === ($this->stores->item($id)['photo'] ?? null) ? $old : $new;
+        $gone = $response->isRedirect() && null !== $new && $new === $this->reading->item($id)->photo ? $old : $new;
         if (null !== $gone) {
             $this->photos->throwAway($gone);
         }
@@ -213,7 +220,7 @@ final class ItemController extends Page
     #[Route('/items/{id<[0-9]{1,12}>}/photo', name: 'photo', methods: ['GET'])]
     public function photo(int $id): Response
     {
-        $photo = $this->item($id)->photo;
+        $photo = $this->items->one($id)->photo;
         $path = null === $photo ? '' : $this->photos->path($photo);
         if (!is_file($path)) {
             throw $this->createNotFoundException('There is no photo of it.');
@@ -224,10 +231,10 @@ final class ItemController extends Page
 
     #[Route('/items/{id<[0-9]{1,12}>}/colour', name: 'take_colour', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function takeColour(Request $request, int $id, FindIndex $index): Response
+    public function takeColour(Request $request, int $id, ItemIndex $index): Response
     {
         return $this->write($request, function (Input $input) use ($id, $index): Outcome {
-            $item = $this->item($id);
+            $item = $this->items->one($id);
             $colour = $input->colour('colour');
             $input->check();
             $item->colour = $colour;
@@ -237,69 +244,53 @@ final class ItemController extends Page
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    private function homeFrom(Input $input): Place
-    {
-        $place = $this->storage($input, 'address');
-        if (null === $place) {
-            $input->refuse('address', 'Type the address of its place, such as C3.');
-        }
-        $input->check();
-        \assert(null !== $place);
-
-        return $place;
-    }
-
     private function showItem(int $id, ?Problem $problem): Response
     {
-        $item = $this->stores->item($id) ?? throw Unknown::item($id);
-        if (null !== $item['removed_at']) {
-            return $this->render('catalogue/removed_item.html.twig', ['item' => $item, 'log' => $this->log->lines(new LogFilter(item: $id), 20), 'problem' => $problem]);
+        $item = $this->reading->item($id);
+        if (null !== $item->removedAt) {
+            $log = $this->log->lines(new LogFilter(item: $id), self::LINES_OF_LOG_ALONE);
+
+            return $this->render('catalogue/removed_item.html.twig', ['item' => $item, 'log' => $log, 'problem' => $problem]);
         }
 
         return $this->render('catalogue/item.html.twig', [
             'item' => $item,
-            'where' => $this->stores->whereabouts($id),
-            'has_moved' => $this->stores->hasMoved($id),
-            'warning' => $this->warn->ofHome($this->item($id)),
-            'position' => null === $item['home_id'] ? null : $this->stores->position($id, (int) $item['home_id'], (string) $item['home_scheme']),
-            'companions' => $this->stores->companions($id),
-            'kits_of' => $this->stores->kitsOf($id),
-            'kits' => $this->choosableKits(),
-            'log' => $this->log->lines(new LogFilter(item: $id), 8),
+            'where' => $this->reading->whereabouts($id),
+            'has_moved' => $this->reading->hasMoved($id),
+            'warning' => $this->warn->ofHome($this->items->one($id)),
+            'position' => $this->positionAtHome($item),
+            'companions' => $this->reading->companions($id),
+            'kits_of' => $this->reading->kitsOf($id),
+            'log' => $this->log->lines(new LogFilter(item: $id), self::LINES_OF_LOG),
             'sources' => Outside::sources(),
-            'lit' => $this->room->lit([$item['home_id']]),
-            'palette' => null === $item['photo'] ? [] : $this->photos->palette($this->item($id)),
-            'fields' => KindFields::of(Kind::from((string) $item['kind'])),
+            'lit' => $this->room->lit([$item->homeId]),
+            'palette' => null === $item->photo ? [] : $this->photos->palette($item->photo),
+            'fields' => KindFields::of($item->record->kind),
             'problem' => $problem,
         ]);
+    }
+
+    private function positionAtHome(ItemRow $item): ?FilingPosition
+    {
+        return null === $item->homeId || null === $item->homeScheme
+            ? null
+            : $this->contents->positionIn($item->homeId, $this->reading->thing($item->id), $item->homeScheme);
     }
 
     private function showEdit(int $id, ?Problem $problem): Response
     {
+        $item = $this->reading->inCatalogue($id);
+
         return $this->render('catalogue/edit_item.html.twig', [
-            'item' => $item = $this->stored($id),
-            'fields' => KindFields::of(Kind::from((string) $item['kind'])),
+            'item' => $item,
+            'fields' => KindFields::of($item->record->kind),
             'seasons' => Season::cases(),
             'kinds' => Kind::cases(),
             'trackings' => Tracking::cases(),
             'hazards' => Hazard::cases(),
-            'has_moved' => $this->stores->hasMoved($id),
+            'has_moved' => $this->reading->hasMoved($id),
             'problem' => $problem,
         ]);
-    }
-
-    /** @return array<string, mixed> */
-    private function stored(int $id): array
-    {
-        $item = $this->stores->item($id);
-
-        return null === $item || null !== $item['removed_at'] ? throw Unknown::item($id) : $item;
-    }
-
-    /** @return list<KitRow> */
-    private function choosableKits(): array
-    {
-        return [...$this->kits->all('open'), ...$this->kits->all('planned')];
     }
 
     private function itemUrl(Item $item): string

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use App\Find\FindIndex;
-use App\Labels\LabelQueue;
 use App\Log\LogBook;
 use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Stores\Place;
+use App\Stores\Places;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
@@ -19,7 +19,7 @@ use Lottel\Core\Log\Reason;
 /** Where things belong, and bringing them there outside of a kit. */
 final readonly class KeepHomes
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private LogBook $log, private FindIndex $index, private LabelQueue $labels)
+    public function __construct(private EntityManagerInterface $entities, private Connection $database, private LogBook $log, private Places $places, private ItemIndex $index, private ItemLabels $labels)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class KeepHomes
     public function giveHome(Step $step, Item $item, Place $home): void
     {
         if (!$home->isStorageInUse()) {
-            throw StepRefused::notAPlaceOfStorage(Place::shownAddress($home->address));
+            throw StepRefused::notAPlaceOfStorage(RetiredAddress::onLabel($home->address));
         }
         foreach ([$item, ...$this->inOnePocket($item)] as $one) {
             $this->giveOneHome($step, $one, $home);
@@ -50,10 +50,10 @@ final readonly class KeepHomes
         if (null !== $old && $old !== $home) {
             $this->labels->wishForThing($item, 'moved');
         }
-        foreach (array_filter([$old, $this->log->notFiled()]) as $from) {
-            $quantity = $this->log->quantity($item, $from);
+        foreach (array_filter([$old, $this->places->heap()]) as $from) {
+            $quantity = $this->log->quantity((int) $item->id, (int) $from->id);
             if ($quantity > 0 && $from !== $home) {
-                $this->log->move($step, $item, $quantity, $from, $home, Reason::Move, null, null === $old ? 'got its first home' : 'got a new home');
+                $this->log->move($step, $item->moves($quantity, $from, $home, Reason::Move), null, null === $old ? 'got its first home' : 'got a new home');
             }
         }
     }
@@ -61,18 +61,18 @@ final readonly class KeepHomes
     /** A lost thing turned up: all of it is in that place again. */
     public function foundAgain(Step $step, Item $item, Place $in): int
     {
-        $lost = $this->log->outside(Outside::Lost);
-        $quantity = $this->log->quantity($item, $lost);
+        $lost = $this->places->outside(Outside::Lost);
+        $quantity = $this->log->quantity((int) $item->id, (int) $lost->id);
         if ($quantity < 1) {
             throw StepRefused::notLost($item->name);
         }
-        $this->log->move($step, $item, $quantity, $lost, $in, Reason::FindAgain);
+        $this->log->move($step, $item->moves($quantity, $lost, $in, Reason::FindAgain));
 
         return $quantity;
     }
 
     public function homeOrHeap(Item $item): Place
     {
-        return null !== $item->home && PlaceNature::Storage === $item->home->nature ? $item->home : $this->log->notFiled();
+        return null !== $item->home && PlaceNature::Storage === $item->home->nature ? $item->home : $this->places->heap();
     }
 }

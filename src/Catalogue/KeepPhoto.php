@@ -66,10 +66,10 @@ final readonly class KeepPhoto
         return $this->folder().'/'.preg_replace('/[^0-9a-f]/', '', $name).'.jpg';
     }
 
-    /** @return list<array{hex: string, share: float}> the colours of an item's photo, those that cover most first */
-    public function palette(Item $item): array
+    /** @return list<array{hex: string, share: float}> the colours of a photo, those that cover most first */
+    public function palette(string $photo): array
     {
-        $picture = null === $item->photo ? false : @imagecreatefromjpeg($this->path($item->photo));
+        $picture = @imagecreatefromjpeg($this->path($photo));
         if (false === $picture) {
             return [];
         }

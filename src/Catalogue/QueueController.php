@@ -6,8 +6,7 @@ namespace App\Catalogue;
 
 use App\Steps\Outcome;
 use App\Steps\Step;
-use App\Steps\Unknown;
-use App\Stores\StoreReading;
+use App\Stores\Places;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
@@ -19,7 +18,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The things that have no home yet, and those that have been new for long enough. */
 final class QueueController extends Page
 {
-    public function __construct(private readonly HomeReading $homes, private readonly StoreReading $stores, private readonly WarnOfReach $warn)
+    public function __construct(private readonly HomeReading $homes, private readonly Places $places, private readonly Items $items, private readonly WarnOfReach $warn)
     {
     }
 
@@ -34,13 +33,8 @@ final class QueueController extends Page
     public function fileThing(Request $request, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($homes): Outcome {
-            $item = $this->item($input->id('item'));
-            $place = $this->storage($input, 'address');
-            if (null === $place) {
-                $input->refuse('address', 'Type the address of its place, such as C3.');
-            }
-            $input->check();
-            \assert(null !== $place);
+            $item = $this->items->one($input->id('item'));
+            $place = $this->places->required($input, 'address');
             $homes->giveHome($step, $item, $place);
 
             return Outcome::undoable($this->generateUrl('queue'), trim(\sprintf('%s is at home in %s now. %s', $item->name, $place->address, $this->warn->ofHome($item) ?? '')));
@@ -48,19 +42,20 @@ final class QueueController extends Page
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/homes', name: 'homes_for', methods: ['GET'])]
-    public function homesFor(int $id): Response
+    public function homesFor(int $id, ItemReading $reading): Response
     {
-        $item = $this->stores->item($id) ?? throw Unknown::item($id);
+        $one = $this->homes->forItem($reading->inCatalogue($id));
 
-        return $this->render('catalogue/queue.html.twig', ['without' => [], 'new' => [], 'one' => $item + ['proposals' => $this->homes->proposals($item)], 'problem' => null]);
+        return $this->render('catalogue/queue.html.twig', ['without' => [], 'new' => [], 'one' => $one, 'problem' => null]);
     }
 
     private function show(?Problem $problem): Response
     {
-        $withProposals = fn (array $item): array => $item + ['proposals' => $this->homes->proposals($item)];
-        $without = array_map($withProposals, $this->homes->withoutHome());
-        $new = array_map($withProposals, $this->homes->toBeFiled());
-
-        return $this->render('catalogue/queue.html.twig', ['without' => $without, 'new' => $new, 'one' => null, 'problem' => $problem]);
+        return $this->render('catalogue/queue.html.twig', [
+            'without' => $this->homes->withoutHome(),
+            'new' => $this->homes->toBeFiled(),
+            'one' => null,
+            'problem' => $problem,
+        ]);
     }
 }

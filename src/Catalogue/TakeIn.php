@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use App\Find\FindIndex;
-use App\Labels\LabelQueue;
 use App\Log\LogBook;
 use App\Steps\Step;
 use App\Stores\Place;
+use App\Stores\Places;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Log\Outside;
@@ -19,7 +18,7 @@ use Lottel\Core\Upkeep\Hazard;
 /** Takes new things into a place; they inherit what the place says about what belongs there. */
 final readonly class TakeIn
 {
-    public function __construct(private EntityManagerInterface $entities, private LogBook $log, private FindIndex $index, private LabelQueue $labels)
+    public function __construct(private EntityManagerInterface $entities, private LogBook $log, private Places $places, private ItemIndex $index, private ItemLabels $labels)
     {
     }
 
@@ -53,6 +52,6 @@ final readonly class TakeIn
     /** More of what the catalogue knows already. */
     public function stock(Step $step, Item $item, Place $place, int $quantity, Outside $from, string $note = ''): void
     {
-        $this->log->move($step, $item, $quantity, $this->log->outside($from), $place, Reason::TakeIn, null, $note);
+        $this->log->move($step, $item->moves($quantity, $this->places->outside($from), $place, Reason::TakeIn), null, $note);
     }
 }

@@ -4,12 +4,34 @@ declare(strict_types=1);
 
 namespace App\Database;
 
+use Lottel\Core\Furniture\Box;
+use Lottel\Core\Measure\Length;
+
 /** One row of an answer, read column by column into typed values. A column of another kind is a fault of ours and is told as one. */
 final readonly class Row
 {
+    /**
+     * @template T
+     *
+     * @param list<array<string, mixed>> $rows
+     * @param callable(self): T $build
+     *
+     * @return list<T>
+     */
+    public static function each(array $rows, callable $build): array
+    {
+        return array_map(static fn (array $row): mixed => $build(new self($row)), $rows);
+    }
+
     /** @param array<string, mixed> $columns */
     public function __construct(private array $columns)
     {
+    }
+
+    /** An answer of one number; 0 where there is none. */
+    public static function number(mixed $answer): int
+    {
+        return false === $answer ? 0 : (new self(['answer' => $answer]))->intOrNull('answer') ?? 0;
     }
 
     public function int(string $column): int
@@ -71,6 +93,18 @@ final readonly class Row
     }
 
     /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $of
+     *
+     * @return T|null where the column is empty
+     */
+    public function oneOrNull(string $column, string $of): ?\BackedEnum
+    {
+        return null === $this->textOrNull($column) ? null : $this->one($column, $of);
+    }
+
+    /**
      * Reads a list that is kept as JSON.
      *
      * @template T of \BackedEnum
@@ -81,9 +115,52 @@ final readonly class Row
      */
     public function several(string $column, string $of): array
     {
+        return array_map(
+            fn (mixed $value): \BackedEnum => (\is_string($value) ? $of::tryFrom($value) : null) ?? throw $this->fault($column, $of),
+            array_values($this->json($column)),
+        );
+    }
+
+    public function lengthOrNull(string $column): ?Length
+    {
+        $ticks = $this->intOrNull($column);
+
+        return null === $ticks ? null : Length::ofTicks($ticks);
+    }
+
+    /** A box of three sides in ticks, null where one of them is not known. */
+    public function box(string $width, string $height, string $depth): ?Box
+    {
+        $sides = [$this->lengthOrNull($width), $this->lengthOrNull($height), $this->lengthOrNull($depth)];
+
+        return null === $sides[0] || null === $sides[1] || null === $sides[2] ? null : new Box($sides[0], $sides[1], $sides[2]);
+    }
+
+    /** @return list<string> a list of texts that is kept as JSON */
+    public function texts(string $column): array
+    {
+        return array_values(array_filter($this->json($column), is_string(...)));
+    }
+
+    /** @return array<string, string> texts by name that are kept as JSON */
+    public function named(string $column): array
+    {
+        $named = [];
+        foreach ($this->json($column) as $name => $text) {
+            if (\is_string($text)) {
+                $named[(string) $name] = $text;
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return array<mixed> */
+    private function json(string $column): array
+    {
         $values = json_decode($this->text($column), true);
 
-        return array_map(fn (mixed $value): \BackedEnum => (\is_string($value) ? $of::tryFrom($value) : null) ?? throw $this->fault($column, $of), \is_array($values) ? array_values($values) : throw $this->fault($column, 'a list'));
+        return \is_array($values) ? $values : throw $this->fault($column, 'a list');
     }
 
     private function value(string $column): mixed

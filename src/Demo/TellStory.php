@@ -6,17 +6,18 @@ namespace App\Demo;
 
 use App\Catalogue\KeepHomes;
 use App\Catalogue\TakeIn;
-use App\Kits\Kit;
 use App\Kits\KitDescription;
 use App\Kits\KitList;
-use App\Kits\KitReading;
+use App\Kits\Kits;
 use App\Kits\Need;
 use App\Kits\PlanKit;
 use App\Kits\StartPull;
 use App\Making\WorkAtBench;
+use App\Rounds\BringHome;
 use App\Rounds\PullItem;
 use App\Rounds\PullUncatalogued;
 use App\Rounds\ReturnItem;
+use App\Rounds\RoundReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Steps\WriteOnce;
@@ -53,7 +54,9 @@ final class TellStory
         private readonly ReturnItem $return,
         private readonly KeepHomes $homes,
         private readonly TakeIn $takeIn,
-        private readonly KitReading $kits,
+        private readonly RoundReading $rounds,
+        private readonly BringHome $bring,
+        private readonly Kits $kits,
     ) {
         $this->today = new \DateTimeImmutable('today', new \DateTimeZone('UTC'));
         $this->clock = new MockClock($this->today);
@@ -68,57 +71,46 @@ final class TellStory
             $this->do('ada', fn (Step $step) => $this->room->things($step));
             $this->do('ada', fn (Step $step) => $this->room->companions());
             foreach ($this->inOrder() as $chapter) {
-                isset($chapter['things']) ? $this->comeIn($chapter) : $this->kit($chapter);
+                $chapter->has('things') ? $this->comeIn($chapter) : $this->kit($chapter);
             }
         } finally {
             Clock::set($real);
         }
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<Said> */
     private function inOrder(): array
     {
         $story = $this->files->yaml('story');
-        $chapters = [...$story['came_in'], ...$story['kits']];
-        usort($chapters, static fn (array $a, array $b): int => ($a['day'] ?? $a['planned']) <=> ($b['day'] ?? $b['planned']));
+        $chapters = [...array_values($story->parts('came_in')), ...array_values($story->parts('kits'))];
+        $day = static fn (Said $chapter): int => $chapter->int($chapter->has('day') ? 'day' : 'planned');
+        usort($chapters, static fn (Said $a, Said $b): int => $day($a) <=> $day($b));
 
         return $chapters;
     }
 
-    /** @param array<string, mixed> $chapter */
-    private function comeIn(array $chapter): void
+    private function comeIn(Said $chapter): void
     {
-        $this->at((int) $chapter['day'], 11 * 60);
-        foreach ($chapter['things'] as $name => $quantity) {
-            $this->do($chapter['who'], function (Step $step) use ($name, $quantity): void {
-                $item = $this->room->item((string) $name);
+        $this->at($chapter->int('day'), 11 * 60);
+        foreach ($chapter->named('things') as $name => $quantity) {
+            $this->do($chapter->text('who'), function (Step $step) use ($name, $quantity): void {
+                $item = $this->room->item($name);
                 $this->takeIn->stock($step, $item, $this->homes->homeOrHeap($item), (int) $quantity, Outside::Bought);
             });
         }
     }
 
-    /** @param array<string, mixed> $chapter */
-    private function kit(array $chapter): void
+    private function kit(Said $chapter): void
     {
-        $who = (string) $chapter['who'];
-        $until = (string) ($chapter['until'] ?? 'closed');
-        $this->at((int) $chapter['planned'], 'pulling' === $until ? 7 * 60 + 40 : 19 * 60);
-        $id = 0;
-        $this->do($who, function (Step $step) use ($chapter, &$id): void {
-            $due = isset($chapter['due']) ? ($this->today->modify(\sprintf('%+d days', $chapter['due'])) ?: null) : null;
-            $kit = ($this->plan)($step, new KitDescription($chapter['name'], $chapter['makes'], $due, $chapter['for'] ?? '', $chapter['occasion'] ?? '', $chapter['note'] ?? ''));
-            $id = (int) $kit->id;
-        });
-        foreach ($chapter['needs'] as $name => $quantity) {
-            $this->do($who, function (Step $step) use ($id, $name, $quantity): void {
-                $item = $this->room->item((string) $name);
-                $this->list->add($this->found($id), $item, $this->quantity($quantity, $item->tracking));
-            });
-        }
+        $who = $chapter->text('who');
+        $until = $chapter->text('until', 'closed');
+        $planned = $chapter->int('planned');
+        $this->at($planned, 'pulling' === $until ? 7 * 60 + 40 : 19 * 60);
+        $id = $this->plan($who, $chapter);
         if ('planned' === $until) {
             return;
         }
-        $this->at((int) ($chapter['pulled'] ?? $chapter['planned'] + 1), 'pulling' === $until ? 8 * 60 + 5 : 9 * 60 + 40);
+        $this->at($chapter->int('pulled', $planned + 1), 'pulling' === $until ? 8 * 60 + 5 : 9 * 60 + 40);
         $this->pullRound($who, $id, $chapter);
         if ('pulling' === $until) {
             return;
@@ -128,89 +120,120 @@ final class TellStory
         if ('making' === $until) {
             return;
         }
-        $this->at((int) ($chapter['returned'] ?? -1), 16 * 60 + 10);
+        $this->at($chapter->int('returned', -1), 16 * 60 + 10);
         $this->returnRound($who, $id, $chapter, 'returning' === $until);
     }
 
-    /** @param array<string, mixed> $chapter */
-    private function pullRound(string $who, int $id, array $chapter): void
+    private function plan(string $who, Said $chapter): int
     {
-        $this->do($who, fn (Step $step) => ($this->start)($step, $this->found($id)));
-        foreach ($this->kits->roundOfPull($id)->stops as $stop) {
+        $id = 0;
+        $this->do($who, function (Step $step) use ($chapter, &$id): void {
+            $due = $chapter->has('due') ? $this->day($chapter->int('due')) : null;
+            $id = (int) ($this->plan)($step, new KitDescription(
+                $chapter->text('name'),
+                $chapter->text('makes'),
+                $due,
+                $chapter->text('for', ''),
+                $chapter->text('occasion', ''),
+                $chapter->text('note', ''),
+            ))->id;
+        });
+        foreach ($chapter->named('needs') as $name => $quantity) {
+            $this->do($who, function () use ($id, $name, $quantity): void {
+                $item = $this->room->item($name);
+                $this->list->add($this->kits->one($id), $item, self::quantity($quantity, $item->tracking));
+            });
+        }
+
+        return $id;
+    }
+
+    private function pullRound(string $who, int $id, Said $chapter): void
+    {
+        $this->do($who, fn (Step $step) => ($this->start)($step, $this->kits->one($id)));
+        $only = $chapter->has('taken_only') ? $chapter->texts('taken_only') : null;
+        foreach ($this->rounds->ofPull($id)->stops as $stop) {
             foreach ($stop->lines as $line) {
-                if (isset($chapter['taken_only']) && !\in_array($line->name, $chapter['taken_only'], true)) {
+                if (null !== $only && !\in_array($line->name, $only, true)) {
                     continue;
                 }
                 $this->pass(1);
-                $this->do($who, fn (Step $step) => $this->atStop($step, $this->need($line->id), $this->room->place($stop->at->address), $line->quantity, $chapter));
+                $this->do($who, fn (Step $step) => $this->atStop($step, $this->kits->need($id, $line->id), $this->room->place($stop->at->address), $line->quantity, $chapter));
             }
         }
-        if (isset($chapter['taken_only'])) {
-            return;
-        }
-        $this->do($who, fn (Step $step) => $this->found($id)->goTo(Stage::Making));
-        foreach ($chapter['unknown'] ?? [] as [$name, $address, $quantity]) {
-            $this->pass(3);
-            $this->do($who, fn (Step $step) => ($this->uncatalogued)($step, $this->found($id), PastedThing::named($name, (string) $quantity, $this->room->place($address)->rule(), new QuantityText(LengthUnit::Inch)), $this->room->place($address)));
-        }
-        foreach ($chapter['more'] ?? [] as $name => $quantity) {
-            $this->pass(25);
-            $this->do($who, fn (Step $step) => $this->pull->oneMore($step, $this->found($id), $this->room->item((string) $name), (int) $quantity));
+        if (null === $only) {
+            $this->endPull($who, $id, $chapter);
         }
     }
 
-    /** @param array<string, mixed> $chapter */
-    private function atStop(Step $step, Need $need, Place $place, int $quantity, array $chapter): void
+    private function endPull(string $who, int $id, Said $chapter): void
+    {
+        $this->do($who, fn () => $this->kits->one($id)->goTo(Stage::Making));
+        foreach ($chapter->parts('unknown') as $unknown) {
+            $this->pass(3);
+            $this->do($who, function (Step $step) use ($id, $unknown): void {
+                $place = $this->room->place($unknown->text('1'));
+                $thing = PastedThing::named($unknown->text('0'), $unknown->text('2'), $place->rule(), new QuantityText(LengthUnit::Inch));
+                ($this->uncatalogued)($step, $this->kits->one($id), $thing, $place);
+            });
+        }
+        foreach ($chapter->named('more') as $name => $quantity) {
+            $this->pass(25);
+            $this->do($who, fn (Step $step) => $this->pull->oneMore($step, $this->kits->one($id), $this->room->item($name), (int) $quantity));
+        }
+    }
+
+    private function atStop(Step $step, Need $need, Place $place, int $quantity, Said $chapter): void
     {
         $name = $need->item->name;
-        if (NeedState::Open !== $need->state) {
+        if (NeedState::Open !== $need->state()) {
             return;
         }
+        $fewer = $chapter->named('fewer')[$name] ?? null;
+        $instead = $chapter->named('instead')[$name] ?? null;
         match (true) {
-            \in_array($name, $chapter['not_here'] ?? [], true) => $this->pull->notHere($step, $need, $place),
-            isset($chapter['fewer'][$name]) => $this->pull->fewer($step, $need, $place, (int) $chapter['fewer'][$name], true),
-            isset($chapter['instead'][$name]) => $this->pull->instead($step, $need, $this->room->item($chapter['instead'][$name]), 1),
+            \in_array($name, $chapter->texts('not_here'), true) => $this->pull->notHere($step, $need, $place),
+            null !== $fewer => $this->pull->fewer($step, $need, $place, (int) $fewer, true),
+            null !== $instead => $this->pull->instead($step, $need, $this->room->item($instead), 1),
             default => $this->pull->take($step, $need, $place, $quantity),
         };
     }
 
-    /** @param array<string, mixed> $chapter */
-    private function work(string $who, int $id, array $chapter): void
+    private function work(string $who, int $id, Said $chapter): void
     {
-        foreach ($chapter['used'] ?? [] as $name => $quantity) {
+        foreach ($chapter->named('used') as $name => $quantity) {
             $this->pass(6);
             $this->do($who, function (Step $step) use ($id, $name, $quantity): void {
-                $item = $this->room->item((string) $name);
-                $this->bench->useUp($step, $this->found($id), $item, $this->quantity($quantity, $item->tracking));
+                $item = $this->room->item($name);
+                $this->bench->useUp($step, $this->kits->one($id), $item, self::quantity($quantity, $item->tracking));
             });
         }
-        if (isset($chapter['finished'])) {
-            [$name, $quantity, $home] = $chapter['finished'];
-            $this->do($who, fn (Step $step) => $this->bench->finish($step, $this->found($id), $name, $quantity, '' === $home ? null : $this->room->place($home), []));
+        if ($chapter->has('finished')) {
+            [$name, $quantity, $home] = $chapter->texts('finished');
+            $place = '' === $home ? null : $home;
+            $this->do($who, fn (Step $step) => $this->bench->finish($step, $this->kits->one($id), $name, (int) $quantity, null === $place ? null : $this->room->place($place), []));
         }
     }
 
-    /** @param array<string, mixed> $chapter */
-    private function returnRound(string $who, int $id, array $chapter, bool $isPartial): void
+    private function returnRound(string $who, int $id, Said $chapter, bool $isPartial): void
     {
-        $this->do($who, fn (Step $step) => $this->found($id)->goTo(Stage::Returning));
-        $round = $this->kits->returnRound($id);
-        foreach ($round->things() as $thing) {
-            if ($isPartial && !\in_array($thing->name, $chapter['home_already'], true)) {
+        $this->do($who, fn () => $this->bring->begin($this->kits->one($id)));
+        foreach ($this->rounds->return($id)->things() as $row) {
+            $name = $row->thing->name;
+            if ($isPartial && !\in_array($name, $chapter->texts('home_already'), true)) {
                 continue;
             }
             $this->pass(1);
-            $this->do($who, function (Step $step) use ($id, $thing, $chapter): void {
-                $item = $this->room->item($thing->name);
-                if (\in_array($item->name, $chapter['lost'] ?? [], true)) {
-                    $this->return->notHere($step, $this->found($id), $item);
-                } else {
-                    $this->return->home($step, $this->found($id), $item, $this->homes->homeOrHeap($item), $item->hazards);
-                }
+            $this->do($who, function (Step $step) use ($id, $name, $chapter): void {
+                $item = $this->room->item($name);
+                $kit = $this->kits->one($id);
+                \in_array($name, $chapter->texts('lost'), true)
+                    ? $this->return->notHere($step, $kit, $item)
+                    : $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $item->hazards);
             });
         }
         if (!$isPartial) {
-            $this->do($who, fn (Step $step) => $this->return->close($step, $this->found($id)));
+            $this->do($who, fn (Step $step) => $this->return->close($step, $this->kits->one($id)));
         }
     }
 
@@ -226,19 +249,14 @@ final class TellStory
         $this->entities->clear();
     }
 
-    private function quantity(int|string $said, Tracking $tracking): int
+    private static function quantity(string $said, Tracking $tracking): int
     {
-        return (new QuantityText(LengthUnit::Inch))->parse((string) $said, $tracking);
+        return (new QuantityText(LengthUnit::Inch))->parse($said, $tracking);
     }
 
-    private function found(int $kit): Kit
+    private function day(int $day): \DateTimeImmutable
     {
-        return $this->entities->find(Kit::class, $kit) ?? throw new \LogicException('The kit is gone.');
-    }
-
-    private function need(int $id): Need
-    {
-        return $this->entities->find(Need::class, $id) ?? throw new \LogicException('The line is gone.');
+        return $this->today->add(\DateInterval::createFromDateString(\sprintf('%+d days', $day)) ?: throw new \LogicException('A day is a day.'));
     }
 
     private function at(int $day, int $minute): void

@@ -6,6 +6,7 @@ namespace App\Find;
 
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\ColourWanted;
+use Lottel\Core\Measure\Size;
 
 /** What is looked for. */
 final readonly class FindFilter
@@ -14,7 +15,7 @@ final readonly class FindFilter
 
     /**
      * @param ColourWanted|null $colour of which colour
-     * @param array{int, int}|null $panel width and height in ticks of what is to be cut out of it
+     * @param Size|null $panel what is to be cut out of it
      * @param int|null $unusedMonths not used for so many months
      */
     public function __construct(
@@ -22,7 +23,7 @@ final readonly class FindFilter
         public ?Kind $kind = null,
         public string $theme = '',
         public ?ColourWanted $colour = null,
-        public ?array $panel = null,
+        public ?Size $panel = null,
         public string $state = '',
         public ?int $unusedMonths = null,
         public bool $isWalk = false,

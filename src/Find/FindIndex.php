@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Find;
 
 use App\Catalogue\Item;
+use App\Catalogue\ItemIndex;
+use App\Catalogue\Items;
 use App\Stores\Place;
+use App\Stores\PlaceIndex;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Colour\ColourWords;
@@ -13,9 +16,9 @@ use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Words\SizeWords;
 
 /** Keeps the full-text index true. Items have even numbers in it, places odd ones. */
-final readonly class FindIndex
+final readonly class FindIndex implements PlaceIndex, ItemIndex
 {
-    public function __construct(private Connection $database, private EntityManagerInterface $entities)
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private Items $items)
     {
     }
 
@@ -28,7 +31,18 @@ final readonly class FindIndex
             return;
         }
         $colour = null === $item->colour ? '' : ColourWords::wordsFor(Srgb::ofHex($item->colour));
-        $words = implode(' ', [$colour, SizeWords::in($item->name.' '.$item->note), $item->sentiments, implode(' ', $item->themes), $item->colourName, $item->kind->value, $item->note, $item->collection, $item->season, implode(' ', $item->details)]);
+        $words = implode(' ', [
+            $colour,
+            SizeWords::in($item->name.' '.$item->note),
+            $item->sentiments,
+            ...$item->themes,
+            $item->colourName,
+            $item->kind->value,
+            $item->note,
+            $item->collection,
+            $item->season,
+            ...array_values($item->details),
+        ]);
         $this->put(2 * (int) $item->id, $item->name, $item->maker, $words, $item->home->address ?? '');
     }
 
@@ -37,6 +51,12 @@ final readonly class FindIndex
         $this->entities->flush();
         $words = implode(' ', [$place->kind, $place->saysKind->value ?? '', $place->saysMaker, $place->saysTheme, $place->saysColour, $place->unit->name ?? '']);
         $this->put(2 * (int) $place->id + 1, $place->name, '', $words, $place->address);
+    }
+
+    public function readdressed(Place $place): void
+    {
+        $this->place($place);
+        array_map($this->item(...), $this->items->withHome($place));
     }
 
     public function forgetItem(int $item): void

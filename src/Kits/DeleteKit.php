@@ -8,7 +8,6 @@ use App\Steps\Step;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Kit\Stage;
 
 /** Deletes a kit that is only planned. One that the log speaks of, since it was pulled and put back, is only out of sight. */
 final readonly class DeleteKit
@@ -20,7 +19,7 @@ final readonly class DeleteKit
     /** @throws StepRefused if it has been pulled */
     public function __invoke(Step $step, Kit $kit): void
     {
-        if (Stage::Planned !== $kit->stage) {
+        if (!$kit->isPlanned()) {
             throw StepRefused::isNotPlanned($kit->name);
         }
         $this->entities->flush();

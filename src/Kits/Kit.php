@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits;
 
+use App\Log\ForKit;
 use App\Stores\Place;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
@@ -20,7 +21,7 @@ class Kit
     public ?int $id = null;
 
     #[ORM\ManyToOne]
-    public ?Place $tray = null;
+    private ?Place $tray = null;
 
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $makes = '';
@@ -38,13 +39,13 @@ class Kit
     public string $note = '';
 
     #[ORM\Column(length: 10)]
-    public Stage $stage = Stage::Planned;
+    private Stage $stage = Stage::Planned;
 
     #[ORM\Column(nullable: true)]
-    public ?\DateTimeImmutable $outSince = null;
+    protected ?\DateTimeImmutable $outSince = null;
 
     #[ORM\Column(nullable: true)]
-    public ?\DateTimeImmutable $closedAt = null;
+    protected ?\DateTimeImmutable $closedAt = null;
 
     /** Since when it is no longer planned, though the log speaks of it. */
     #[ORM\Column(nullable: true)]
@@ -63,15 +64,75 @@ class Kit
         $this->needs = new ArrayCollection();
     }
 
+    public function describe(KitDescription $said): void
+    {
+        $this->name = $said->name;
+        $this->makes = $said->makes;
+        $this->dueOn = $said->dueOn;
+        $this->forWhom = $said->forWhom;
+        $this->occasion = $said->occasion;
+        $this->note = $said->note;
+    }
+
+    public function isPlanned(): bool
+    {
+        return Stage::Planned === $this->stage;
+    }
+
+    public function isBeingPulled(): bool
+    {
+        return Stage::Pulling === $this->stage;
+    }
+
+    /** @throws RefusedStep if it is closed: nothing comes onto its list any more */
+    public function checkOpen(): void
+    {
+        if (Stage::Closed === $this->stage) {
+            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Planned);
+        }
+    }
+
     /** @throws RefusedStep if the kit's life does not allow it */
     public function goTo(Stage $next): void
     {
         $this->stage = $this->stage->to($next);
     }
 
+    public function hasTray(): bool
+    {
+        return null !== $this->tray;
+    }
+
+    public function goOnto(Place $tray, \DateTimeImmutable $at): void
+    {
+        $this->tray = $tray;
+        $this->outSince = $at;
+    }
+
     /** @throws RefusedStep if it has no tray */
     public function trayInUse(): Place
     {
         return $this->tray ?? throw RefusedStep::hasNoTray($this->stage);
+    }
+
+    /** What the log has to know of it. */
+    public function inLog(): ForKit
+    {
+        return new ForKit((int) $this->id, $this->tray?->id);
+    }
+
+    /**
+     * @param int $onTray how many different things are still on its tray
+     *
+     * @throws RefusedStep if it is closed already, or anything is left (law 6)
+     */
+    public function close(int $onTray, \DateTimeImmutable $at): void
+    {
+        if (Stage::Closed === $this->stage) {
+            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Closed);
+        }
+        $this->stage = $this->stage->close($onTray);
+        $this->tray = null;
+        $this->closedAt = $at;
     }
 }

@@ -8,7 +8,6 @@ use App\Catalogue\Item;
 use App\Steps\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Kit\RefusedStep;
-use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\RefusedMovement;
 
 /** Writes a kit's list: what it needs of which item. */
@@ -24,17 +23,15 @@ final readonly class KitList
      */
     public function add(Kit $kit, Item $item, int $quantity): Need
     {
-        $this->checkOpen($kit);
+        $kit->checkOpen();
         $need = $this->entities->getRepository(Need::class)->findOneBy(['kit' => $kit, 'item' => $item]);
         if (null === $need) {
             $item->tracking->check($quantity);
             $need = new Need($kit, $item, $quantity);
             $this->entities->persist($need);
-        } elseif (!$item->tracking->movesWhole()) {
-            $item->tracking->check($need->quantity + $quantity);
-            $need->quantity += $quantity;
+        } else {
+            $need->wantMore($quantity);
         }
-        $need->took(0);
         $this->entities->flush();
 
         return $need;
@@ -46,10 +43,8 @@ final readonly class KitList
      */
     public function change(Need $need, int $quantity): void
     {
-        $this->checkOpen($need->kit);
-        $need->item->tracking->check($quantity);
-        $need->quantity = $quantity;
-        $need->took(0);
+        $need->kit->checkOpen();
+        $need->want($quantity);
     }
 
     /**
@@ -58,17 +53,10 @@ final readonly class KitList
      */
     public function remove(Need $need): void
     {
-        $this->checkOpen($need->kit);
-        if ($need->taken > 0) {
+        $need->kit->checkOpen();
+        if ($need->isBegun()) {
             throw StepRefused::isOnTheTray($need->item->name);
         }
         $this->entities->remove($need);
-    }
-
-    private function checkOpen(Kit $kit): void
-    {
-        if (Stage::Closed === $kit->stage) {
-            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Planned);
-        }
     }
 }

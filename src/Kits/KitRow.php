@@ -54,6 +54,16 @@ final readonly class KitRow
         return Stage::Planned === $this->stage;
     }
 
+    public function isPulling(): bool
+    {
+        return Stage::Pulling === $this->stage;
+    }
+
+    public function isReturning(): bool
+    {
+        return Stage::Returning === $this->stage;
+    }
+
     public function isClosed(): bool
     {
         return Stage::Closed === $this->stage;

@@ -7,6 +7,7 @@ namespace App\Kits;
 use App\Catalogue\Item;
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Kit\NeedState;
+use Lottel\Core\Log\RefusedMovement;
 
 /** A line of a kit's list. Quantities as the item's tracking counts. */
 #[ORM\Entity]
@@ -18,13 +19,13 @@ class Need
     public ?int $id = null;
 
     #[ORM\ManyToOne, ORM\JoinColumn(onDelete: 'SET NULL')]
-    public ?Need $insteadOf = null;
+    protected ?Need $insteadOf = null;
 
     #[ORM\Column(options: ['default' => 0])]
-    public int $taken = 0;
+    private int $taken = 0;
 
     #[ORM\Column(length: 10)]
-    public NeedState $state = NeedState::Open;
+    private NeedState $state = NeedState::Open;
 
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'needs'), ORM\JoinColumn(nullable: false)]
@@ -32,8 +33,48 @@ class Need
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public Item $item,
         #[ORM\Column]
-        public int $quantity,
+        private int $quantity,
     ) {
+    }
+
+    public function state(): NeedState
+    {
+        return $this->state;
+    }
+
+    /** Whether some of it is on the tray, or was. */
+    public function isBegun(): bool
+    {
+        return $this->taken > 0;
+    }
+
+    /**
+     * So much of it is wanted from now on.
+     *
+     * @throws RefusedMovement if the quantity cannot be
+     */
+    public function want(int $quantity): void
+    {
+        $this->item->tracking->check($quantity);
+        $this->quantity = $quantity;
+        $this->settle($this->taken);
+    }
+
+    /**
+     * So much more of it is wanted; a thing that is pulled whole is wanted once.
+     *
+     * @throws RefusedMovement if the quantity cannot be
+     */
+    public function wantMore(int $quantity): void
+    {
+        $this->want($this->item->tracking->movesWhole() ? $this->quantity : $this->quantity + $quantity);
+    }
+
+    /** It is taken instead of another line's thing. */
+    public function takenInsteadOf(self $other): void
+    {
+        $this->insteadOf = $other;
+        $other->state = NeedState::Replaced;
     }
 
     /** How much of it is still to be taken. */

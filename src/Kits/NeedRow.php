@@ -4,34 +4,24 @@ declare(strict_types=1);
 
 namespace App\Kits;
 
+use App\Catalogue\ThingLine;
 use App\Database\Row;
 use Lottel\Core\Kit\Availability;
 use Lottel\Core\Kit\NeedState;
-use Lottel\Core\Log\Tracking;
-use Lottel\Core\Upkeep\Hazard;
 
 /** A line of a kit's list with its thing, and what can be had of it. */
 final readonly class NeedRow
 {
-    /** @param list<Hazard> $hazards */
     private function __construct(
         public int $id,
-        public int $itemId,
-        public string $name,
-        public string $maker,
-        public string $kind,
-        public Tracking $tracking,
-        public ?string $colour,
-        public array $hazards,
-        public ?int $homeId,
-        public ?string $home,
+        public ThingLine $thing,
         public int $quantity,
         public int $taken,
         public NeedState $state,
         public ?string $insteadName,
         public int $stored,
-        public int $onTrays,
-        public int $wanted,
+        private int $onTrays,
+        private int $wanted,
         public ?string $otherKits,
     ) {
     }
@@ -40,15 +30,7 @@ final readonly class NeedRow
     {
         return new self(
             $row->int('id'),
-            $row->int('item_id'),
-            $row->text('name'),
-            $row->text('maker'),
-            $row->text('kind'),
-            $row->one('tracking', Tracking::class),
-            $row->textOrNull('colour'),
-            $row->several('hazards', Hazard::class),
-            $row->intOrNull('home_id'),
-            $row->textOrNull('home'),
+            ThingLine::of($row),
             $row->int('quantity'),
             $row->int('taken'),
             $row->one('state', NeedState::class),
@@ -76,6 +58,24 @@ final readonly class NeedRow
         return NeedState::Replaced === $this->state || NeedState::NotHere === $this->state;
     }
 
+    /** The mark that a page gives it. */
+    public function look(): string
+    {
+        return $this->isGone() ? 'lost' : $this->state->value;
+    }
+
+    /** Whether none of it is in a drawer, and other kits have it. */
+    public function isOutElsewhere(): bool
+    {
+        return 0 === $this->stored && $this->onTrays > 0;
+    }
+
+    /** How much of it is still to be taken. */
+    public function left(): int
+    {
+        return $this->state->left($this->thing->tracking, $this->quantity, $this->taken);
+    }
+
     /** How much of it is stored that no other kit is waiting for. */
     public function free(): int
     {
@@ -85,7 +85,7 @@ final readonly class NeedRow
     /** How much of what is still wanted cannot be had. */
     public function shortfall(): int
     {
-        return $this->isOpen() ? $this->availability()->shortfall(max(0, $this->quantity - $this->taken)) : 0;
+        return $this->availability()->shortfall($this->left());
     }
 
     private function availability(): Availability

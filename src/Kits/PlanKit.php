@@ -16,20 +16,10 @@ final readonly class PlanKit
     public function __invoke(Step $step, KitDescription $said): Kit
     {
         $kit = new Kit($said->name, $step->at);
-        $this->describe($kit, $said);
+        $kit->describe($said);
         $this->entities->persist($kit);
         $this->entities->flush();
 
         return $kit;
-    }
-
-    public function describe(Kit $kit, KitDescription $said): void
-    {
-        $kit->name = $said->name;
-        $kit->makes = $said->makes;
-        $kit->dueOn = $said->dueOn;
-        $kit->forWhom = $said->forWhom;
-        $kit->occasion = $said->occasion;
-        $kit->note = $said->note;
     }
 }

@@ -22,7 +22,7 @@ final readonly class StartPull
     /** @throws RefusedStep if nothing is on its list, it is closed, or no tray is free */
     public function __invoke(Step $step, Kit $kit): void
     {
-        if (Stage::Planned === $kit->stage) {
+        if ($kit->isPlanned()) {
             $this->entities->refresh($kit);
             if ($kit->needs->isEmpty()) {
                 throw RefusedStep::nothingIsPlanned();
@@ -35,9 +35,8 @@ final readonly class StartPull
     public function open(Step $step, Kit $kit): void
     {
         $kit->goTo(Stage::Pulling);
-        if (null === $kit->tray) {
-            $kit->tray = $this->freeTray();
-            $kit->outSince = $step->at;
+        if (!$kit->hasTray()) {
+            $kit->goOnto($this->freeTray(), $step->at);
         }
         $this->entities->flush();
     }

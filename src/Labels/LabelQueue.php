@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Labels;
 
 use App\Catalogue\Item;
+use App\Catalogue\ItemLabels;
 use App\Stores\Place;
+use App\Stores\PlaceLabels;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Label\LabelFormat;
 use Symfony\Component\Clock\ClockInterface;
 
 /** The labels that are to be printed, because something is new, was moved, or got another name. */
-final readonly class LabelQueue
+final readonly class LabelQueue implements PlaceLabels, ItemLabels
 {
     public function __construct(private Connection $database, private EntityManagerInterface $entities, private ClockInterface $clock)
     {
@@ -52,7 +54,7 @@ final readonly class LabelQueue
         return (int) $this->database->executeStatement('DELETE FROM label_wish WHERE id IN (SELECT value FROM json_each(?))', [json_encode($wishes)]);
     }
 
-    public function forget(Place $place): void
+    public function forgetPlace(Place $place): void
     {
         $this->database->delete('label_wish', ['place_id' => $place->id]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Database\Row;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Label\InvalidLabel;
@@ -23,9 +24,16 @@ final readonly class LabelSheets
     /** @return array<string, string> name by key */
     public function names(): array
     {
-        $own = $this->database->fetchAllKeyValue("SELECT 'own-' || id, name FROM label_sheet ORDER BY name");
+        $names = array_map(static fn (array $plain): string => $plain[0], self::PLAIN);
+        foreach (LabelSheet::usual() as $key => $sheet) {
+            $names[$key] = $sheet->name;
+        }
+        foreach ($this->database->fetchAllAssociative("SELECT 'own-' || id AS key, name FROM label_sheet ORDER BY name") as $columns) {
+            $row = new Row($columns);
+            $names[$row->text('key')] = $row->text('name');
+        }
 
-        return [...array_map(static fn (array $plain): string => $plain[0], self::PLAIN), ...array_map(static fn (LabelSheet $sheet): string => $sheet->name, LabelSheet::usual()), ...array_map(strval(...), $own)];
+        return $names;
     }
 
     public function isPlain(string $key): bool

@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Steps\Refusal;
+
 /** Why a tape printer did not print; the message tells a person what to do. */
-final class TapeTrouble extends \DomainException
+final class TapeTrouble extends \DomainException implements Refusal
 {
+    public function field(): ?string
+    {
+        return null;
+    }
+
     public static function jammed(): self
     {
         return new self('The tape is jammed. Open the printer, pull the tape straight, and clear the jam.');

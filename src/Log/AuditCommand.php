@@ -22,6 +22,6 @@ final class AuditCommand extends Command
         $report = $this->audit->report();
         $output->writeln(json_encode($report, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE), OutputInterface::OUTPUT_RAW);
 
-        return [] === $report['differences'] ? self::SUCCESS : self::FAILURE;
+        return [] === $report->differences ? self::SUCCESS : self::FAILURE;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use App\Stores\Place as PlaceEntity;
+use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Log\Audit;
 use Lottel\Core\Log\Balances;
@@ -22,30 +22,40 @@ final readonly class AuditReading
     {
     }
 
-    /** @return array{movements: int, items: int, places: int, differences: list<array{item: int, place: int|null, what: string, believed: int, recomputed: int}>} */
-    public function report(): array
+    public function report(): AuditReport
     {
-        $places = $retired = [];
-        foreach ($this->database->iterateAssociative('SELECT id, nature, address, retired_at FROM place') as $row) {
-            $id = (int) $row['id'];
-            $places[$id] = new Place($id, PlaceNature::from((string) $row['nature']), PlaceEntity::shownAddress((string) $row['address']), null !== $row['retired_at']);
-            if (null !== $row['retired_at']) {
-                $retired[$id] = (string) $row['retired_at'];
-            }
+        [$places, $retired] = $this->places();
+        $trackings = [];
+        foreach ($this->rows('SELECT id, tracking FROM item') as $row) {
+            $trackings[$row->int('id')] = $row->one('tracking', Tracking::class);
         }
-        $trackings = array_map(static fn (mixed $tracking): Tracking => Tracking::from((string) $tracking), $this->database->fetchAllKeyValue('SELECT id, tracking FROM item'));
         [$recomputed, $movements, $unlawful] = $this->recompute($places, $retired, $trackings);
         $believed = [];
-        foreach ($this->database->iterateAssociative('SELECT item_id, place_id, quantity FROM balance') as $row) {
-            $believed[(int) $row['item_id']][(int) $row['place_id']] = (int) $row['quantity'];
+        foreach ($this->rows('SELECT item_id, place_id, quantity FROM balance') as $row) {
+            $believed[$row->int('item_id')][$row->int('place_id')] = $row->int('quantity');
         }
 
-        return [
-            'movements' => $movements,
-            'items' => \count($trackings),
-            'places' => \count(array_filter($places, static fn (Place $place): bool => PlaceNature::Storage === $place->nature)),
-            'differences' => [...$this->audit->differences($believed, $recomputed->all(), $places, $trackings), ...$unlawful],
-        ];
+        return new AuditReport(
+            $movements,
+            \count($trackings),
+            \count(array_filter($places, static fn (Place $place): bool => PlaceNature::Storage === $place->nature)),
+            [...$this->audit->differences($believed, $recomputed->all(), $places, $trackings), ...$unlawful],
+        );
+    }
+
+    /** @return array{array<int, Place>, array<int, string>} the places, and since when those out of use are so */
+    private function places(): array
+    {
+        $places = $retired = [];
+        foreach ($this->rows('SELECT id, nature, address, retired_at FROM place') as $row) {
+            $place = PlaceInLog::of($row);
+            $places[$place->id] = $place;
+            if ($place->isRetired) {
+                $retired[$place->id] = $row->text('retired_at');
+            }
+        }
+
+        return [$places, $retired];
     }
 
     /**
@@ -66,16 +76,17 @@ final readonly class AuditReading
         $balances = new Balances();
         $unlawful = [];
         $count = 0;
-        foreach ($this->database->iterateAssociative('SELECT id, item_id, quantity, from_id, to_id, reason, kit_id, at FROM movement ORDER BY id') as $row) {
-            [$item, $from, $to] = [(int) $row['item_id'], (int) $row['from_id'], (int) $row['to_id']];
-            $movement = Movement::recorded($item, $trackings[$item], (int) $row['quantity'], $places[$from], $places[$to], Reason::from((string) $row['reason']));
+        foreach ($this->rows('SELECT id, item_id, quantity, from_id, to_id, reason, kit_id, at FROM movement ORDER BY id') as $row) {
+            [$id, $item, $from, $to] = [$row->int('id'), $row->int('item_id'), $row->int('from_id'), $row->int('to_id')];
+            $reason = $row->one('reason', Reason::class);
+            $movement = Movement::recorded($item, $trackings[$item], $row->int('quantity'), $places[$from], $places[$to], $reason);
             $balances->apply($movement);
-            $isLate = $row['at'] > ($retired[$from] ?? '9999') || $row['at'] > ($retired[$to] ?? '9999');
-            $what = $this->audit->unlawful($movement, null !== $row['kit_id'], $isLate);
+            $isLate = $row->text('at') > ($retired[$from] ?? '9999') || $row->text('at') > ($retired[$to] ?? '9999');
+            $what = $this->audit->unlawful($movement, null !== $row->intOrNull('kit_id'), $isLate);
             if (null !== $what) {
-                $unlawful[] = ['item' => $item, 'place' => $to, 'what' => \sprintf('line %d: %s', $row['id'], $what), 'believed' => $movement->quantity, 'recomputed' => 0];
+                $unlawful[] = ['item' => $item, 'place' => $to, 'what' => "line {$id}: {$what}", 'believed' => $movement->quantity, 'recomputed' => 0];
             }
-            $change = $retrackings[$item][(int) $row['id']] ?? null;
+            $change = $retrackings[$item][$id] ?? null;
             if (null !== $change) {
                 $balances->convert($item, $change);
                 $trackings[$item] = $change->to;
@@ -90,10 +101,23 @@ final readonly class AuditReading
     private function retrackings(): array
     {
         $changes = [];
-        foreach ($this->database->iterateAssociative('SELECT item_id, movement_id, from_tracking, to_tracking, was, becomes FROM retracking ORDER BY id') as $row) {
-            $changes[(int) $row['item_id']][(int) $row['movement_id']] = Retracking::of(Tracking::from((string) $row['from_tracking']), Tracking::from((string) $row['to_tracking']), (int) $row['was'], (int) $row['becomes']);
+        foreach ($this->rows('SELECT item_id, movement_id, from_tracking, to_tracking, was, becomes FROM retracking ORDER BY id') as $row) {
+            $changes[$row->int('item_id')][$row->int('movement_id')] = Retracking::of(
+                $row->one('from_tracking', Tracking::class),
+                $row->one('to_tracking', Tracking::class),
+                $row->int('was'),
+                $row->int('becomes'),
+            );
         }
 
         return $changes;
+    }
+
+    /** @return iterable<Row> */
+    private function rows(string $sql): iterable
+    {
+        foreach ($this->database->iterateAssociative($sql) as $columns) {
+            yield new Row($columns);
+        }
     }
 }

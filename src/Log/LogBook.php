@@ -4,18 +4,13 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use App\Catalogue\Item;
-use App\Kits\Kit;
+use App\Database\Row;
 use App\Steps\Step;
 use App\Steps\Unknown;
-use App\Stores\Place;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Log;
 use Lottel\Core\Log\Balances;
 use Lottel\Core\Log\Movement;
-use Lottel\Core\Log\Outside;
-use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
@@ -27,17 +22,20 @@ final readonly class LogBook
     {
     }
 
-    /** @throws RefusedMovement if the laws of the log refuse it */
-    public function move(Step $step, Item $item, int $quantity, Place $from, Place $to, Reason $reason, ?Kit $kit = null, string $note = ''): void
+    /**
+     * @param ForKit|null $for the kit for which it moves, which alone may use its tray
+     *
+     * @throws RefusedMovement if the laws of the log refuse it
+     */
+    public function move(Step $step, Movement $movement, ?ForKit $for = null, string $note = ''): void
     {
         $this->entities->flush();
-        foreach ([$from, $to] as $place) {
-            if (PlaceNature::Tray === $place->nature && $kit?->tray !== $place) {
-                throw RefusedMovement::notItsTray($place->address);
+        foreach ([$movement->from, $movement->to] as $place) {
+            if ($place->isTray() && $for?->tray !== $place->id) {
+                throw RefusedMovement::notItsTray($place->label);
             }
         }
-        $movement = Movement::of((int) $item->id, $item->tracking, $quantity, $from->forLog(), $to->forLog(), $reason);
-        $this->post($step, $movement, $kit?->id, $note, null);
+        $this->post($step, $movement, $for?->kit, $note, null);
     }
 
     /**
@@ -71,33 +69,31 @@ final readonly class LogBook
         return $line;
     }
 
-    public function outside(Outside $outside): Place
+    public function quantity(int $item, int $place): int
     {
-        return $this->special($outside->value);
-    }
-
-    public function notFiled(): Place
-    {
-        return $this->special('not filed');
-    }
-
-    public function quantity(Item $item, Place $place): int
-    {
-        return (int) $this->database->fetchOne('SELECT quantity FROM balance WHERE item_id = ? AND place_id = ?', [$item->id, $place->id]);
+        return Row::number($this->database->fetchOne('SELECT quantity FROM balance WHERE item_id = ? AND place_id = ?', [$item, $place]));
     }
 
     /** @return array<int, int> quantity by place, storage only */
-    public function stored(Item $item): array
+    public function stored(int $item): array
     {
-        return array_map(intval(...), $this->database->fetchAllKeyValue(
+        $rows = $this->database->fetchAllAssociative(
             "SELECT b.place_id, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? AND p.nature IN ('storage', 'unfiled')",
-            [$item->id],
-        ));
+            [$item],
+        );
+        $stored = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $stored[$row->int('place_id')] = $row->int('quantity');
+        }
+
+        return $stored;
     }
 
-    private function special(string $address): Place
+    /** How many different things are in a place. */
+    public function things(int $place): int
     {
-        return $this->entities->getRepository(Place::class)->findOneBy(['address' => $address]) ?? throw Unknown::place($address);
+        return Row::number($this->database->fetchOne('SELECT count(*) FROM balance WHERE place_id = ?', [$place]));
     }
 
     private function post(Step $step, Movement $movement, ?int $kitId, string $note, ?int $reversesId): void
@@ -125,9 +121,13 @@ final readonly class LogBook
     private function balances(Movement $movement): Balances
     {
         $balances = new Balances();
-        $rows = $this->database->fetchAllAssociative('SELECT p.id, p.nature, p.address, p.retired_at, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?', [$movement->item]);
-        foreach ($rows as $row) {
-            $balances->load($movement->item, self::place($row), (int) $row['quantity']);
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT p.id, p.nature, p.address, p.retired_at, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?',
+            [$movement->item],
+        );
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $balances->load($movement->item, PlaceInLog::of($row), $row->int('quantity'));
         }
 
         return $balances;
@@ -148,31 +148,25 @@ final readonly class LogBook
 
     private function line(int $movementId): LogLine
     {
-        $row = $this->database->fetchAssociative(
-            'SELECT m.*, i.tracking, f.nature AS from_nature, f.address AS from_address, f.retired_at AS from_retired, t.nature AS to_nature, t.address AS to_address, t.retired_at AS to_retired
+        $columns = $this->database->fetchAssociative(
+            'SELECT m.*, i.tracking, f.nature AS from_nature, f.address AS from_address, f.retired_at AS from_retired_at,
+                    t.nature AS to_nature, t.address AS to_address, t.retired_at AS to_retired_at
              FROM movement m JOIN item i ON i.id = m.item_id JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE m.id = ?',
             [$movementId],
         );
-        if (false === $row) {
+        if (false === $columns) {
             throw Unknown::step();
         }
+        $row = new Row($columns);
         $movement = Movement::recorded(
-            (int) $row['item_id'],
-            Tracking::from((string) $row['tracking']),
-            (int) $row['quantity'],
-            self::place(['id' => $row['from_id'], 'nature' => $row['from_nature'], 'address' => $row['from_address'], 'retired_at' => $row['from_retired']]),
-            self::place(['id' => $row['to_id'], 'nature' => $row['to_nature'], 'address' => $row['to_address'], 'retired_at' => $row['to_retired']]),
-            Reason::from((string) $row['reason']),
+            $row->int('item_id'),
+            $row->one('tracking', Tracking::class),
+            $row->int('quantity'),
+            PlaceInLog::of($row, 'from_'),
+            PlaceInLog::of($row, 'to_'),
+            $row->one('reason', Reason::class),
         );
 
-        return new LogLine($movementId, $movement, null === $row['kit_id'] ? null : (int) $row['kit_id'], null === $row['reverses_id'] ? null : (int) $row['reverses_id']);
-    }
-
-    /** @param array<string, mixed> $row */
-    private static function place(array $row): Log\Place
-    {
-        \assert(is_numeric($row['id']) && \is_string($row['nature']) && \is_string($row['address']));
-
-        return new Log\Place((int) $row['id'], PlaceNature::from($row['nature']), Place::shownAddress($row['address']), null !== $row['retired_at']);
+        return new LogLine($movementId, $movement, $row->intOrNull('kit_id'), $row->intOrNull('reverses_id'));
     }
 }

@@ -4,15 +4,11 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use App\Steps\Outcome;
-use App\Steps\Step;
-use App\Stores\Place;
-use App\Undo\PutRight;
-use App\Web\Input;
+use App\Stores\Places;
 use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
-use App\Web\WayBack;
+use Lottel\Core\Furniture\Address;
 use Lottel\Core\Log\Reason;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,14 +19,14 @@ final class LogController extends Page
 {
     private const A_PAGE = 60;
 
-    public function __construct(private readonly LogReading $log)
+    public function __construct(private readonly LogReading $log, private readonly Places $places)
     {
     }
 
     #[Route('/log', name: 'log', methods: ['GET'])]
-    public function index(Request $request): Response
+    public function index(Request $request, ?Problem $problem = null): Response
     {
-        return $this->show($request, null);
+        return $this->show($request, $problem);
     }
 
     #[Route('/log.csv', name: 'log_csv', methods: ['GET'])]
@@ -49,27 +45,6 @@ final class LogController extends Page
         return $response;
     }
 
-    #[Route('/log/undo', name: 'undo', methods: ['POST'])]
-    public function undo(Request $request, PutRight $undo, WayBack $wayBack): Response
-    {
-        return $this->write($request, static function (Input $input, Step $step) use ($undo, $wayBack): Outcome {
-            $which = $input->text('step', 36, true);
-            $back = $input->text('back', 300);
-            $input->check();
-            $put = $undo->wholeStep($step, $which);
-
-            return Outcome::final($wayBack->to($back), 'Undone: '.$put->sentence());
-        }, fn (Problem $problem): Response => $this->show($request, $problem));
-    }
-
-    #[Route('/log/{id<[0-9]{1,12}>}/reverse', name: 'reverse', methods: ['POST'])]
-    public function reverse(Request $request, int $id, PutRight $undo): Response
-    {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $undo): Outcome {
-            return Outcome::final($this->generateUrl('log'), 'Put right: '.$undo->movement($step, $id)->sentence());
-        }, fn (Problem $problem): Response => $this->show($request, $problem));
-    }
-
     private function show(Request $request, ?Problem $problem): Response
     {
         $problems = [];
@@ -82,7 +57,8 @@ final class LogController extends Page
             'lines' => \array_slice($lines, 0, self::A_PAGE),
             'has_more' => $hasMore,
             'query' => $query,
-            'choices' => $this->log->choices(),
+            'people' => $this->log->people(),
+            'kits' => $this->log->kits(),
             'reasons' => Reason::cases(),
             'problems' => $problems,
             'problem' => $problem,
@@ -97,7 +73,7 @@ final class LogController extends Page
         $address = $input->text('place', 24);
         $place = null;
         if ('' !== $address) {
-            $place = $this->entities->getRepository(Place::class)->findOneBy(['address' => $this->frame->address($address)])?->id;
+            $place = $this->places->at(Address::asTyped($address))?->id;
             if (null === $place) {
                 $input->refuse('place', \sprintf('There is no place “%s” in this room.', $address));
                 $place = 0;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use App\Stores\Place;
 use App\Web\Frame;
+use Lottel\Core\Furniture\RetiredAddress;
 use Symfony\Component\Serializer\Encoder\CsvEncoder;
 
 /** The log as a spreadsheet. Text that a spreadsheet would take for a formula is made harmless. */
@@ -41,8 +41,8 @@ final readonly class LogCsv
             $line->reason->value,
             $line->item,
             $this->frame->quantities()->print($line->quantity, $line->tracking),
-            Place::shownAddress($line->from->address),
-            Place::shownAddress($line->to->address),
+            RetiredAddress::onLabel($line->from->address),
+            RetiredAddress::onLabel($line->to->address),
             $line->kit,
             $line->note,
             (string) $line->reversesId,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use App\Stores\Place;
+use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\PlaceNature;
 
 /** Where a line of the log begins or ends. */
@@ -17,6 +17,6 @@ final readonly class LogEnd
     /** Whether it is a drawer that one can go to. */
     public function isInUse(): bool
     {
-        return PlaceNature::Storage === $this->nature && !Place::isGone($this->address);
+        return PlaceNature::Storage === $this->nature && !RetiredAddress::isOne($this->address);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Database\FullText;
 use App\Database\Row;
-use App\Find\FindReading;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Query\QueryBuilder;
 
@@ -47,13 +47,28 @@ final readonly class LogReading
         }
     }
 
-    /** @return array{people: array<int, string>, kits: array<int, string>} */
-    public function choices(): array
+    /** @return array<int, string> the people that a line may be of, by id */
+    public function people(): array
     {
-        return [
-            'people' => $this->database->fetchAllKeyValue('SELECT id, name FROM account ORDER BY name'),
-            'kits' => $this->database->fetchAllKeyValue('SELECT id, name FROM kit ORDER BY id DESC LIMIT 200'),
-        ];
+        return $this->names('SELECT id, name FROM account ORDER BY name');
+    }
+
+    /** @return array<int, string> the kits that a line may be for, the last ones first, by id */
+    public function kits(): array
+    {
+        return $this->names('SELECT id, name FROM kit ORDER BY id DESC LIMIT 200');
+    }
+
+    /** @return array<int, string> */
+    private function names(string $sql): array
+    {
+        $names = [];
+        foreach ($this->database->fetchAllAssociative($sql) as $columns) {
+            $row = new Row($columns);
+            $names[$row->int('id')] = $row->text('name');
+        }
+
+        return $names;
     }
 
     private function query(LogFilter $filter): QueryBuilder
@@ -74,7 +89,7 @@ final readonly class LogReading
                 $query->andWhere("m.$column = :$column")->setParameter($column, $value);
             }
         }
-        $words = FindReading::plainQuery($filter->what);
+        $words = FullText::all($filter->what);
         if (null !== $words) {
             $query->andWhere('m.item_id IN (SELECT rowid / 2 FROM finder WHERE finder MATCH :words AND rowid % 2 = 0)')->setParameter('words', '{name maker} : ('.$words.')');
         }

@@ -4,35 +4,44 @@ declare(strict_types=1);
 
 namespace App\Making;
 
-use App\Catalogue\Item;
+use App\Catalogue\Items;
+use App\Catalogue\ThingLine;
 use App\Find\FindReading;
-use App\Kits\Kit;
+use App\Kits\CareRow;
 use App\Kits\KitReading;
+use App\Kits\Kits;
 use App\Kits\PlanController;
 use App\Kits\TrayRow;
 use App\Rounds\PullItem;
 use App\Steps\Outcome;
 use App\Steps\Step;
-use App\Steps\Unknown;
+use App\Stores\Places;
 use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Kit\Stage;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 final class MakeController extends Page
 {
-    public function __construct(private readonly KitReading $kits, private readonly RoomReading $room, private readonly FindReading $finder)
-    {
+    private const MOST_AT_ONCE = 200;
+
+    public function __construct(
+        private readonly KitReading $reading,
+        private readonly Kits $kits,
+        private readonly Items $items,
+        private readonly Places $places,
+        private readonly RoomReading $room,
+        private readonly FindReading $finder,
+    ) {
     }
 
     #[Route('/make', name: 'make', methods: ['GET'])]
     public function index(): Response
     {
-        return $this->render('making/index.html.twig', ['kits' => $this->kits->all('open')]);
+        return $this->render('making/index.html.twig', ['kits' => $this->reading->out()]);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/make', name: 'make_kit', methods: ['GET'])]
@@ -45,12 +54,12 @@ final class MakeController extends Page
     public function useUp(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
-            $item = $this->item($input->id('item'));
+            $item = $this->items->one($input->id('item'));
             $quantity = $input->quantity('quantity', $item->tracking);
             $input->check();
-            $work->useUp($step, $this->atBench($id), $item, $quantity);
+            $work->useUp($step, $this->kits->one($id), $item, $quantity);
 
-            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Used up: %s of %s.', $this->frame->quantities()->print($quantity, $item->tracking), $item->name));
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Used up: %s of %s.', $this->quantityInWords($quantity, $item->tracking), $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -58,10 +67,10 @@ final class MakeController extends Page
     public function oneMore(Request $request, int $id, PullItem $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
-            $item = $this->item($input->id('item'));
+            $item = $this->items->one($input->id('item'));
             $quantity = $item->tracking->movesWhole() ? 1 : $input->quantity('quantity', $item->tracking);
             $input->check();
-            $pull->oneMore($step, $this->kit($id), $item, $quantity);
+            $pull->oneMore($step, $this->kits->one($id), $item, $quantity);
 
             return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s is on the tray too.', $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem, $request->request->getString('q')));
@@ -73,39 +82,30 @@ final class MakeController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
             $name = $input->text('name', 200, true);
             $quantity = $input->whole('quantity', 1, 10000);
-            $home = $this->storage($input, 'address');
+            $home = $this->places->chosen($input, 'address');
             $input->check();
-            $goneInto = array_map(fn (string $item): Item => $this->item((int) $item), \array_slice($input->list('gone_into'), 0, 200));
-            $piece = $work->finish($step, $this->atBench($id), $name, $quantity, $home, $goneInto);
+            $goneInto = $this->items->several($input->list('gone_into'), self::MOST_AT_ONCE);
+            $piece = $work->finish($step, $this->kits->one($id), $name, $quantity, $home, $goneInto);
 
             return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s × %d: finished, on the tray. Well done.', $piece->name, $quantity));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
-    private function atBench(int $id): Kit
-    {
-        $kit = $this->kit($id);
-        if (Stage::Pulling === $kit->stage) {
-            $kit->goTo(Stage::Making);
-        }
-
-        return $kit;
-    }
-
     private function show(int $id, ?Problem $problem, string $search = ''): Response
     {
-        $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
+        $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
             return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
-        $tray = $this->kits->tray($id);
+        $tray = $this->reading->tray($id);
+        $things = array_map(static fn (TrayRow $row): ThingLine => $row->thing, $tray);
 
         return $this->render('making/kit.html.twig', [
             'kit' => $kit,
             'tray' => $tray,
-            'lit' => $this->room->lit(array_map(static fn (TrayRow $thing): ?int => $thing->homeId, $tray)),
-            'cares' => $this->kits->cares($tray, false),
-            'version' => $this->kits->version($id),
+            'lit' => $this->room->lit(array_map(static fn (ThingLine $thing): ?int => $thing->homeId, $things)),
+            'cares' => CareRow::onPull($things),
+            'version' => $this->reading->version($id),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
             'problem' => $problem,

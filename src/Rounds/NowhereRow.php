@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Catalogue\WhereRow;
 use App\Kits\NeedRow;
 
-/** A line of a list of which some is in no drawer, and where it is instead. */
+/** A line of which something is in no drawer: how much, and where it is instead. */
 final readonly class NowhereRow
 {
-    /** @param list<array<string, mixed>> $where */
+    /** @param list<WhereRow> $where */
     public function __construct(public NeedRow $line, public int $missing, public array $where)
     {
     }

@@ -4,28 +4,27 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Catalogue\ContentsReading;
+use App\Catalogue\Items;
 use App\Find\FindReading;
+use App\Kits\CareRow;
 use App\Kits\KitReading;
 use App\Kits\KitRow;
+use App\Kits\Kits;
 use App\Kits\Need;
-use App\Kits\NeedRow;
 use App\Kits\PlanController;
 use App\Kits\StartPull;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Steps\StepRefused;
-use App\Steps\Unknown;
 use App\Stores\Place;
-use App\Stores\StoreReading;
+use App\Stores\Places;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Catalogue\PlaceRule;
-use Lottel\Core\Kit\NeedState;
-use Lottel\Core\Kit\RoundWords;
-use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
@@ -34,14 +33,21 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class PullController extends Page
 {
-    public function __construct(private readonly KitReading $kits, private readonly StoreReading $stores, private readonly FindReading $finder)
-    {
+    public function __construct(
+        private readonly KitReading $reading,
+        private readonly RoundReading $rounds,
+        private readonly Kits $kits,
+        private readonly Items $items,
+        private readonly Places $places,
+        private readonly ContentsReading $contents,
+        private readonly FindReading $finder,
+    ) {
     }
 
     #[Route('/pull', name: 'pull', methods: ['GET'])]
     public function index(): Response
     {
-        $candidates = array_values(array_filter([...$this->kits->all('open'), ...$this->kits->all('planned')], static fn (KitRow $kit): bool => $kit->openLines > 0));
+        $candidates = array_values(array_filter($this->reading->choosable(), static fn (KitRow $kit): bool => $kit->openLines > 0));
 
         return $this->render('rounds/pulls.html.twig', ['kits' => $candidates]);
     }
@@ -56,7 +62,7 @@ final class PullController extends Page
     public function start(Request $request, int $id, StartPull $start): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $start): Outcome {
-            $kit = $this->kit($id);
+            $kit = $this->kits->one($id);
             $start($step, $kit);
 
             return Outcome::undoable($this->roundUrl($id), '');
@@ -76,7 +82,7 @@ final class PullController extends Page
                 throw StepRefused::nothingChosen();
             }
 
-            return Counted::sentence($names, 'on '.$this->kit($id)->trayInUse()->address.'.');
+            return Counted::sentence($names, 'on '.$this->kits->one($id)->trayInUse()->address.'.');
         });
     }
 
@@ -84,7 +90,7 @@ final class PullController extends Page
     public function notHere(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
-            $need = $this->need($id, $input->id('need'));
+            $need = $this->kits->need($id, $input->id('need'));
             $isLost = $pull->notHere($step, $need, $place);
 
             return $isLost ? \sprintf('%s is noted as not in %s, and counts as lost until it is found.', $need->item->name, $place->address) : \sprintf('The kit does without %s.', $need->item->name);
@@ -95,12 +101,12 @@ final class PullController extends Page
     public function fewer(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
-            $need = $this->need($id, $input->id('need'));
+            $need = $this->kits->need($id, $input->id('need'));
             $quantity = $input->quantity('quantity', $need->item->tracking);
             $input->check();
             $pull->fewer($step, $need, $place, $quantity, $input->isTicked('no_more'));
 
-            return \sprintf('%s of %s taken.', $this->frame->quantities()->print($quantity, $need->item->tracking), $need->item->name);
+            return \sprintf('%s of %s taken.', $this->quantityInWords($quantity, $need->item->tracking), $need->item->name);
         });
     }
 
@@ -108,8 +114,8 @@ final class PullController extends Page
     public function instead(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step) use ($id, $pull): string {
-            $need = $this->need($id, $input->id('need'));
-            $other = $this->item($input->id('item'));
+            $need = $this->kits->need($id, $input->id('need'));
+            $other = $this->items->one($input->id('item'));
             $quantity = match (true) {
                 $other->tracking->movesWhole() => 1,
                 $other->tracking === $need->item->tracking => max(1, $need->left()),
@@ -128,14 +134,14 @@ final class PullController extends Page
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
             $name = $input->text('name', 200, true);
-            $place = $this->storage($input, 'address');
+            $place = $this->places->chosen($input, 'address');
             if (null === $place) {
                 $input->refuse('address', 'Which drawer is it from? Type its address.');
             }
             $thing = $this->newThing($input, $name, $place);
             $input->check();
             \assert(null !== $place && null !== $thing);
-            $item = $pull($step, $this->kit($id), $thing, $place);
+            $item = $pull($step, $this->kits->one($id), $thing, $place);
             $back = 'make' === $input->text('back', 10) ? $this->generateUrl('make_kit', ['id' => $id]) : $this->roundUrl($id);
 
             return Outcome::undoable($back, \sprintf('%s is in the catalogue now, and on the tray. Its home is %s.', $item->name, $place->address));
@@ -143,15 +149,12 @@ final class PullController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull/end', name: 'end_pull', methods: ['POST'])]
-    public function end(Request $request, int $id): Response
+    public function end(Request $request, int $id, EndPull $end): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
-            $kit = $this->kit($id);
-            $kit->goTo(Stage::Making);
+        return $this->write($request, function () use ($id, $end): Outcome {
+            $onTray = $end($this->kits->one($id));
 
-            $lines = array_map(static fn (Need $need): NeedState => $need->state, $kit->needs->toArray());
-
-            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), RoundWords::onTray($kit->trayInUse()->address, array_values($lines)).' Have a good time at the bench.');
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), $onTray.' Have a good time at the bench.');
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -159,7 +162,7 @@ final class PullController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}/version', name: 'kit_version', methods: ['GET'])]
     public function version(Request $request, int $id): Response
     {
-        $version = $this->kits->version($id);
+        $version = $this->reading->version($id);
 
         return $request->query->getString('seen') === $version ? new Response('', 204) : new Response($version, 200, ['Content-Type' => 'text/plain; charset=utf-8']);
     }
@@ -189,7 +192,7 @@ final class PullController extends Page
     private function step(Request $request, int $id, callable $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
-            $place = $this->store($this->frame->address($input->text('place', 24)));
+            $place = $this->places->store($input->text('place', 24));
 
             return Outcome::undoable($this->roundUrl($id), $work($input, $step, $place));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
@@ -204,8 +207,8 @@ final class PullController extends Page
      */
     private function takes(int $id, Place $place, array $needIds): array
     {
-        $needs = array_map(fn (string $needId): Need => $this->need($id, (int) $needId), array_values(array_unique(\array_slice($needIds, 0, 100))));
-        $planned = $this->kits->toTake($id, array_map(static fn (Need $need): int => (int) $need->id, $needs), (int) $place->id);
+        $needs = array_map(fn (string $needId): Need => $this->kits->need($id, (int) $needId), array_values(array_unique(\array_slice($needIds, 0, 100))));
+        $planned = $this->rounds->toTake($id, array_map(static fn (Need $need): int => (int) $need->id, $needs), (int) $place->id);
 
         return array_map(static fn (Need $need): array => ['need' => $need, 'quantity' => $planned[(int) $need->id] ?? max(1, $need->left())], $needs);
     }
@@ -217,11 +220,11 @@ final class PullController extends Page
 
     private function show(int $id, ?Problem $problem, int $insteadOf = 0, string $search = ''): Response
     {
-        $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
-        if (!$kit->isOut()) {
+        $kit = $this->reading->one($id);
+        if (null === $kit->tray) {
             return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
-        $round = $this->kits->pullRound($id);
+        $round = $this->rounds->pull($id, $kit->tray);
         $stop = $round->stops[0] ?? null;
 
         return $this->render('rounds/pull.html.twig', [
@@ -229,13 +232,13 @@ final class PullController extends Page
             'round' => $round,
             'stop' => $stop,
             'lit' => $round->lit,
-            'at' => null === $stop ? null : $this->stores->atStop($stop),
-            'cares' => null === $stop ? [] : $this->kits->cares(array_map(static fn (TakeRow $thing): NeedRow => $thing->line, $stop->things), false),
+            'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
+            'cares' => null === $stop ? [] : CareRow::onPull($stop->lines()),
             'instead_of' => $insteadOf,
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
             'scan_on' => 'pull:'.$id,
-            'version' => $this->kits->version($id),
+            'version' => $this->reading->version($id),
             'problem' => $problem,
         ]);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Rounds;
 
 use App\Catalogue\Item;
+use App\Database\Row;
 use App\Kits\Kit;
 use App\Kits\KitList;
 use App\Kits\Need;
@@ -12,10 +13,9 @@ use App\Log\LogBook;
 use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Stores\Place;
+use App\Stores\Places;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
-use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\PullPlan;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
@@ -27,7 +27,7 @@ final readonly class PullItem
     public function __construct(
         private LogBook $log,
         private KitList $list,
-        private EntityManagerInterface $entities,
+        private Places $places,
         private Connection $database,
         private Frame $frame,
         private PullPlan $plan = new PullPlan(),
@@ -44,7 +44,7 @@ final readonly class PullItem
     public function take(Step $step, Need $need, Place $from, int $quantity, string $note = ''): void
     {
         $this->checkStore($from);
-        $there = $this->log->quantity($need->item, $from);
+        $there = $this->onHand($need->item, $from);
         $isWhole = $need->item->tracking->movesWhole();
         if ($isWhole || $quantity <= $there || 0 === $there) {
             $this->checkWanted($need, $isWhole ? 1 : $quantity);
@@ -53,7 +53,7 @@ final readonly class PullItem
             $this->sayWhoHasIt($need->item);
         }
         $moving = $isWhole && $there > 0 ? $there : $quantity;
-        $this->log->move($step, $need->item, $moving, $from, $need->kit->trayInUse(), Reason::Pull, $need->kit, $note);
+        $this->log->move($step, $need->item->moves($moving, $from, $need->kit->trayInUse(), Reason::Pull), $need->kit->inLog(), $note);
         $need->took($moving);
     }
 
@@ -61,13 +61,13 @@ final readonly class PullItem
     public function takeFromAnywhere(Step $step, Need $need, int $quantity, string $note = ''): void
     {
         $whole = $need->item->tracking->movesWhole();
-        $split = $this->plan->split($quantity, $this->log->stored($need->item), $need->item->home?->id, $whole);
+        $split = $this->plan->split($quantity, $this->log->stored((int) $need->item->id), $need->item->home?->id, $whole);
         if ([] === $split['from'] || $split['missing'] > 0) {
             $this->sayWhoHasIt($need->item);
             throw [] === $split['from'] ? StepRefused::nowhereToBeFound($need->item->name) : RefusedMovement::notEnough('the drawers', $quantity - $split['missing'], $need->item->tracking);
         }
         foreach ($split['from'] as $placeId => $part) {
-            $this->take($step, $need, $this->place($placeId), $part, $note);
+            $this->take($step, $need, $this->places->storeNumber($placeId), $part, $note);
         }
     }
 
@@ -102,9 +102,8 @@ final readonly class PullItem
         if ($need->left() < 1) {
             throw StepRefused::isSettled($need->item->name);
         }
-        $substitute->insteadOf = $need;
         $this->takeFromAnywhere($step, $substitute, $quantity, 'instead of '.$need->item->name);
-        $need->state = NeedState::Replaced;
+        $substitute->takenInsteadOf($need);
 
         return $substitute;
     }
@@ -114,7 +113,7 @@ final readonly class PullItem
     {
         $tray = $kit->trayInUse();
         $need = $this->list->add($kit, $item, $quantity);
-        if ($item->tracking->movesWhole() && 0 === $this->log->quantity($item, $tray)) {
+        if ($item->tracking->movesWhole() && 0 === $this->onHand($item, $tray)) {
             $need->wantAgain();
         }
         $this->takeFromAnywhere($step, $need, $quantity);
@@ -122,9 +121,9 @@ final readonly class PullItem
 
     private function loseTheRest(Step $step, Need $need, Place $place, string $note): bool
     {
-        $rest = $this->log->quantity($need->item, $place);
+        $rest = $this->onHand($need->item, $place);
         if ($rest > 0) {
-            $this->log->move($step, $need->item, $rest, $place, $this->log->outside(Outside::Lost), Reason::Lose, $need->kit, $note);
+            $this->log->move($step, $need->item->moves($rest, $place, $this->places->outside(Outside::Lost), Reason::Lose), $need->kit->inLog(), $note);
         }
 
         return $rest > 0;
@@ -132,9 +131,8 @@ final readonly class PullItem
 
     private function checkStore(Place $place): void
     {
-        $seen = $place->forLog();
-        if (!$seen->isStore() || $seen->isRetired) {
-            throw StepRefused::notAPlaceOfStorage($seen->label);
+        if (!$place->isStoreInUse()) {
+            throw StepRefused::notAPlaceOfStorage($place->forLog()->label);
         }
     }
 
@@ -148,13 +146,24 @@ final readonly class PullItem
         if ($left > 0) {
             throw StepRefused::moreThanWanted($need->item->name, $this->frame->quantities()->print($left, $need->item->tracking));
         }
-        $who = $this->database->fetchOne("SELECT a.name FROM movement m JOIN account a ON a.id = m.account_id WHERE m.kit_id = ? AND m.item_id = ? AND +m.reason = 'pull' ORDER BY m.id DESC LIMIT 1", [$need->kit->id, $need->item->id]);
-        throw false === $who || 0 === $need->taken ? StepRefused::isSettled($need->item->name) : StepRefused::isTaken($need->item->name, (string) $who, $need->kit->tray->address ?? 'the tray');
+        $who = $need->isBegun() ? $this->lastPuller($need) : null;
+        throw null === $who ? StepRefused::isSettled($need->item->name) : StepRefused::isTaken($need->item->name, $who, $need->kit->trayInUse()->address);
     }
 
-    private function place(int $id): Place
+    private function lastPuller(Need $need): ?string
     {
-        return $this->entities->find(Place::class, $id) ?? throw StepRefused::nowhereToBeFound('#'.$id);
+        $who = $this->database->fetchOne(
+            "SELECT a.name FROM movement m JOIN account a ON a.id = m.account_id
+             WHERE m.kit_id = ? AND m.item_id = ? AND +m.reason = 'pull' ORDER BY m.id DESC LIMIT 1",
+            [$need->kit->id, $need->item->id],
+        );
+
+        return \is_string($who) ? $who : null;
+    }
+
+    private function onHand(Item $item, Place $place): int
+    {
+        return $this->log->quantity((int) $item->id, (int) $place->id);
     }
 
     private function sayWhoHasIt(Item $item): void
@@ -162,7 +171,7 @@ final readonly class PullItem
         if (!$item->tracking->movesWhole()) {
             return;
         }
-        $row = $this->database->fetchAssociative(
+        $columns = $this->database->fetchAssociative(
             "SELECT p.address, k.name AS kit, a.name AS who
              FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray'
              LEFT JOIN kit k ON k.tray_id = p.id
@@ -171,8 +180,9 @@ final readonly class PullItem
              WHERE b.item_id = ?",
             [$item->id],
         );
-        if (false !== $row) {
-            throw AlreadyOut::onTray($item->name, (string) $row['address'], (string) $row['kit'], (string) $row['who']);
+        if (false !== $columns) {
+            $row = new Row($columns);
+            throw AlreadyOut::onTray($item->name, $row->text('address'), $row->textOrNull('kit') ?? '', $row->textOrNull('who') ?? '');
         }
     }
 }

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
-use App\Catalogue\KeepHomes;
+use App\Catalogue\ContentsReading;
+use App\Catalogue\Item;
+use App\Catalogue\Items;
+use App\Catalogue\ThingLine;
+use App\Kits\CareRow;
 use App\Kits\KitReading;
+use App\Kits\Kits;
 use App\Kits\PlanController;
+use App\Kits\TrayRow;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Steps\StepRefused;
-use App\Steps\Unknown;
-use App\Stores\StoreReading;
+use App\Stores\Places;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Kit\Stage;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,14 +27,23 @@ use Symfony\Component\Routing\Attribute\Route;
 
 final class ReturnController extends Page
 {
-    public function __construct(private readonly KitReading $kits, private readonly StoreReading $stores)
-    {
+    private const MOST_AT_ONCE = 200;
+
+    public function __construct(
+        private readonly KitReading $reading,
+        private readonly RoundReading $rounds,
+        private readonly Kits $kits,
+        private readonly Items $items,
+        private readonly Places $places,
+        private readonly ContentsReading $contents,
+        private readonly BringHome $bring,
+    ) {
     }
 
     #[Route('/return', name: 'return', methods: ['GET'])]
     public function index(): Response
     {
-        return $this->render('rounds/returns.html.twig', ['kits' => $this->kits->all('open')]);
+        return $this->render('rounds/returns.html.twig', ['kits' => $this->reading->out()]);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'return_kit', methods: ['GET'])]
@@ -42,36 +55,27 @@ final class ReturnController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'start_return', methods: ['POST'])]
     public function start(Request $request, int $id): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
-            $this->kit($id)->goTo(Stage::Returning);
+        return $this->write($request, function () use ($id): Outcome {
+            $this->bring->begin($this->kits->one($id));
 
             return Outcome::undoable($this->url($id), '');
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return/home', name: 'bring_home', methods: ['POST'])]
-    public function home(Request $request, int $id, ReturnItem $return, KeepHomes $homes): Response
+    public function home(Request $request, int $id): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $return, $homes): Outcome {
-            $kit = $this->kit($id);
+        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
             $cared = $input->list('cared');
-            $there = $this->storage($input, 'address');
+            $there = $this->places->chosen($input, 'address');
             $input->check();
-            $names = [];
-            foreach (\array_slice($input->list('items'), 0, 200) as $itemId) {
-                $item = $this->item((int) $itemId);
-                $to = $there ?? $homes->homeOrHeap($item);
-                if (null !== $there && null === $item->home && $this->isGranted('ROLE_OWNER')) {
-                    $homes->giveHome($step, $item, $there);
-                }
-                $return->home($step, $kit, $item, $to, $cared);
-                $names[] = $item->name;
-            }
-            if ([] === $names) {
+            $items = $this->items->several($input->list('items'), self::MOST_AT_ONCE);
+            if ([] === $items) {
                 throw StepRefused::nothingChosen();
             }
+            ($this->bring)($step, $this->kits->one($id), $items, $there, $cared, $this->isGranted('ROLE_OWNER'));
 
-            return Outcome::undoable($this->url($id, $cared), Counted::sentence($names, 'home.'));
+            return Outcome::undoable($this->url($id, $cared), Counted::sentence(array_map(static fn (Item $item): string => $item->name, $items), 'home.'));
         }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
     }
 
@@ -79,8 +83,8 @@ final class ReturnController extends Page
     public function lost(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
-            $item = $this->item($input->id('item'));
-            $return->notHere($step, $this->kit($id), $item);
+            $item = $this->items->one($input->id('item'));
+            $return->notHere($step, $this->kits->one($id), $item);
 
             return Outcome::undoable($this->url($id), \sprintf('%s is marked lost. Find shows where it was last seen.', $item->name));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
@@ -90,7 +94,7 @@ final class ReturnController extends Page
     public function close(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
-            $kit = $this->kit($id);
+            $kit = $this->kits->one($id);
 
             return Outcome::undoable($this->generateUrl('kit', ['id' => $id]), $return->close($step, $kit));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
@@ -116,24 +120,24 @@ final class ReturnController extends Page
     /** @param list<string>|null $cared */
     private function show(int $id, ?Problem $problem, ?array $cared = null): Response
     {
-        $kit = $this->kits->one($id) ?? throw Unknown::kit($id);
+        $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
             return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
-        $round = $this->kits->returnRound($id);
+        $round = $this->rounds->return($id);
         $stop = $round->stops[0] ?? null;
-        $things = $stop->things ?? $round->homeless;
+        $things = $stop?->lines() ?? array_map(static fn (TrayRow $row): ThingLine => $row->thing, $round->homeless);
 
         return $this->render('rounds/return.html.twig', [
             'kit' => $kit,
             'round' => $round,
             'stop' => $stop,
             'lit' => $round->lit,
-            'at' => null === $stop ? null : $this->stores->atStop($stop),
-            'cares' => $this->kits->cares($things, true),
+            'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
+            'cares' => CareRow::onReturn($things),
             'cared' => $cared ?? [],
             'scan_on' => 'return:'.$id,
-            'version' => $this->kits->version($id),
+            'version' => $this->reading->version($id),
             'problem' => $problem,
         ]);
     }

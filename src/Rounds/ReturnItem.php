@@ -5,25 +5,26 @@ declare(strict_types=1);
 namespace App\Rounds;
 
 use App\Catalogue\Item;
+use App\Database\Row;
 use App\Kits\Kit;
 use App\Log\LogBook;
 use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Stores\Place;
+use App\Stores\Places;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Kit\RefusedStep;
 use Lottel\Core\Kit\RoundWords;
-use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Upkeep\Care;
-use Lottel\Core\Upkeep\Hazard;
 
 /** What a person can do on a return round. */
 final readonly class ReturnItem
 {
-    public function __construct(private LogBook $log, private Connection $database)
+    public function __construct(private LogBook $log, private Places $places, private Connection $database)
     {
     }
 
@@ -37,16 +38,16 @@ final readonly class ReturnItem
      */
     public function home(Step $step, Kit $kit, Item $item, Place $to, array $cared): void
     {
-        if (!$to->forLog()->isStore() || null !== $to->retiredAt) {
-            throw StepRefused::notAPlaceOfStorage(Place::shownAddress($to->address));
+        if (!$to->isStoreInUse()) {
+            throw StepRefused::notAPlaceOfStorage($to->forLog()->label);
         }
         $done = [];
-        foreach ($item->hazards as $hazard) {
-            $care = Care::onReturn(Hazard::from($hazard));
-            if ($care->isTicked && !\in_array($hazard, $cared, true)) {
+        foreach ($item->careFor() as $hazard) {
+            $care = Care::onReturn($hazard);
+            if ($care->isTicked && !\in_array($hazard->value, $cared, true)) {
                 throw StepRefused::careIsOpen($care->do);
             }
-            $done[] = $hazard;
+            $done[] = $hazard->value;
         }
         $tray = $kit->trayInUse();
         $this->move($step, $kit, $item, $tray, $to, Reason::PutBack, [] === $done ? '' : 'cared for: '.implode(', ', $done));
@@ -55,43 +56,49 @@ final readonly class ReturnItem
     /** It is not on the tray: lost until it is found again. */
     public function notHere(Step $step, Kit $kit, Item $item): void
     {
-        $this->move($step, $kit, $item, $kit->trayInUse(), $this->log->outside(Outside::Lost), Reason::Lose, 'not on the tray at the return');
+        $this->move($step, $kit, $item, $kit->trayInUse(), $this->places->outside(Outside::Lost), Reason::Lose, 'not on the tray at the return');
     }
 
     /** @throws RefusedStep if anything is still on the tray (law 6) */
     public function close(Step $step, Kit $kit): string
     {
-        $onTray = null === $kit->tray ? 0 : (int) $this->database->fetchOne('SELECT count(*) FROM balance WHERE place_id = ?', [$kit->tray->id]);
-        if (Stage::Closed === $kit->stage) {
-            throw RefusedStep::stageCannotFollow(Stage::Closed, Stage::Closed);
-        }
-        $kit->stage = $kit->stage->close($onTray);
-        $kit->tray = null;
-        $kit->closedAt = $step->at;
+        $tray = $kit->inLog()->tray;
+        $kit->close(null === $tray ? 0 : $this->log->things($tray), $step->at);
 
         return $this->whatBecameOfIt($kit);
     }
 
     private function whatBecameOfIt(Kit $kit): string
     {
-        $ends = $this->database->fetchAllKeyValue(
-            "SELECT CASE WHEN p.nature IN ('storage', 'unfiled') THEN p.nature ELSE p.address END AS ends, count(*) FROM (
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT CASE WHEN p.nature IN ('storage', 'unfiled') THEN p.nature ELSE p.address END AS ends, count(*) AS things FROM (
                 SELECT m.item_id, m.to_id, row_number() OVER (PARTITION BY m.item_id ORDER BY m.id DESC) AS nth FROM movement m
                 WHERE m.kit_id = ? AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) last
              JOIN place p ON p.id = last.to_id WHERE last.nth = 1 GROUP BY ends",
             [$kit->id],
         );
-        $of = static fn (string $end): int => (int) ($ends[$end] ?? 0);
+        $things = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $things[$row->text('ends')] = $row->int('things');
+        }
+        $of = static fn (string $end): int => $things[$end] ?? 0;
 
-        return RoundWords::closed($kit->name, $of('storage'), $of(Outside::UsedUp->value), $of('unfiled'), $of(Outside::Lost->value));
+        return RoundWords::closed(
+            $kit->name,
+            $of(PlaceNature::Storage->value),
+            $of(Outside::UsedUp->value),
+            $of(PlaceNature::Unfiled->value),
+            $of(Outside::Lost->value),
+        );
     }
 
     private function move(Step $step, Kit $kit, Item $item, Place $tray, Place $to, Reason $reason, string $note): void
     {
-        $onTray = $this->log->quantity($item, $tray);
+        $onTray = $this->log->quantity((int) $item->id, (int) $tray->id);
         if ($onTray < 1) {
             throw RefusedMovement::notEnough($tray->address, 0, $item->tracking);
         }
-        $this->log->move($step, $item, $onTray, $tray, $to, $reason, $kit, $note);
+        $this->log->move($step, $item->moves($onTray, $tray, $to, $reason), $kit->inLog(), $note);
     }
 }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Catalogue\Items;
 use App\Catalogue\KeepHomes;
 use App\Catalogue\WarnOfReach;
+use App\Kits\Kits;
 use App\Labels\ReadLabel;
 use App\Labels\Scanned;
 use App\Steps\Outcome;
 use App\Steps\Step;
+use App\Stores\FrontRow;
 use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
@@ -23,18 +26,18 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Labels that are read: by the camera, by a hand scanner, or by the stand-in for one. */
 final class ScanController extends Page
 {
-    public function __construct(private readonly WarnOfReach $warn)
+    public function __construct(private readonly RoomReading $room, private readonly Items $items, private readonly Kits $kits, private readonly WarnOfReach $warn)
     {
     }
 
     #[Route('/scan', name: 'scan', methods: ['GET'])]
-    public function page(Request $request, RoomReading $room): Response
+    public function page(Request $request): Response
     {
-        return $this->showPage($this->context($request->query->getString('on')), null, $room);
+        return $this->showPage($this->context($request->query->getString('on')), null);
     }
 
     #[Route('/scan', name: 'scanned', methods: ['POST'])]
-    public function scanned(Request $request, ReadLabel $read, ScanOnRound $round, KeepHomes $homes, RoomReading $room): Response
+    public function scanned(Request $request, ReadLabel $read, ScanOnRound $round, KeepHomes $homes): Response
     {
         $on = $this->context($request->request->getString('on'));
 
@@ -49,15 +52,15 @@ final class ScanController extends Page
             [$what, $id] = $on;
 
             return match ($what) {
-                'pull' => Outcome::undoable($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kit($id), $scanned)),
-                'return' => Outcome::undoable($this->generateUrl('return_kit', ['id' => $id]), $round->bringHome($step, $this->kit($id), $scanned, array_values(array_filter(explode(',', $input->text('cared', 200)))))),
+                'pull' => Outcome::undoable($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kits->one($id), $scanned)),
+                'return' => Outcome::undoable($this->generateUrl('return_kit', ['id' => $id]), $round->bringHome($step, $this->kits->one($id), $scanned, array_values(array_filter(explode(',', $input->text('cared', 200)))))),
                 'file' => $this->fileIt($step, $id, $scanned, $homes),
                 default => Outcome::undoable($this->urlOf($scanned), ''),
             };
         }, fn (Problem $problem): Response => match ($on[0]) {
             'pull' => $this->forward(PullController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
             'return' => $this->forward(ReturnController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
-            default => $this->sayHere($request, $problem) ?? $this->showPage($on, $problem, $room),
+            default => $this->sayHere($request, $problem) ?? $this->showPage($on, $problem),
         });
     }
 
@@ -76,7 +79,7 @@ final class ScanController extends Page
         if (null === $scanned->place || !$this->isGranted('ROLE_OWNER')) {
             return Outcome::undoable($this->urlOf($scanned), '');
         }
-        $item = $this->item($id);
+        $item = $this->items->one($id);
         $homes->giveHome($step, $item, $scanned->place);
 
         return Outcome::undoable($this->generateUrl('queue'), trim(\sprintf('%s is at home in %s now. %s', $item->name, $scanned->place->address, $this->warn->ofHome($item) ?? '')));
@@ -94,13 +97,13 @@ final class ScanController extends Page
     }
 
     /** @param array{string, int} $on */
-    private function showPage(array $on, ?Problem $problem, RoomReading $room): Response
+    private function showPage(array $on, ?Problem $problem): Response
     {
         $labels = [];
-        $places = $room->places();
-        uasort($places, static fn (array $a, array $b): int => Address::compare((string) $a['address'], (string) $b['address']));
-        foreach ($places as $id => $place) {
-            $labels[(string) ScanCode::ofPlace((int) $id)] = trim($place['address'].' · '.$place['name'], ' ·');
+        $places = $this->room->places();
+        uasort($places, static fn (FrontRow $a, FrontRow $b): int => Address::compare($a->address, $b->address));
+        foreach ($places as $place) {
+            $labels[(string) ScanCode::ofPlace($place->id)] = $place->address.' · '.$place->title;
         }
 
         return $this->render('rounds/scan.html.twig', ['on' => $on, 'scan_on' => '' === $on[0] ? '' : $on[0].':'.$on[1], 'labels' => $labels, 'problem' => $problem]);

@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
-use App\Catalogue\Item;
+use App\Catalogue\Items;
 use App\Catalogue\KeepHomes;
 use App\Kits\Kit;
-use App\Kits\KitReading;
-use App\Kits\Need;
+use App\Kits\Kits;
 use App\Labels\Scanned;
 use App\Steps\Step;
 use App\Stores\Place;
-use Doctrine\ORM\EntityManagerInterface;
+use App\Stores\Places;
 use Lottel\Core\Round\Purpose;
 use Lottel\Core\Round\Round;
 use Lottel\Core\Round\RoundLine;
@@ -21,7 +20,7 @@ use Lottel\Core\Words\Counted;
 /** What scanning a label does while a round goes on: it confirms the stop, or the one thing, or says what is wrong. */
 final readonly class ScanOnRound
 {
-    public function __construct(private EntityManagerInterface $entities, private KitReading $kits, private PullItem $pull, private ReturnItem $return, private KeepHomes $homes)
+    public function __construct(private RoundReading $rounds, private Kits $kits, private Items $items, private Places $places, private PullItem $pull, private ReturnItem $return, private KeepHomes $homes)
     {
     }
 
@@ -32,10 +31,10 @@ final readonly class ScanOnRound
      */
     public function pull(Step $step, Kit $kit, Scanned $scanned): string
     {
-        $round = $this->kits->roundOfPull((int) $kit->id);
+        $round = $this->rounds->ofPull((int) $kit->id);
         $taken = [];
         foreach ($this->meant($round, $scanned) as $line) {
-            $this->pull->take($step, $this->need($line->id), $this->place($line->place), $line->quantity);
+            $this->pull->take($step, $this->kits->need((int) $kit->id, $line->id), $this->places->storeNumber($line->place), $line->quantity);
             $taken[] = $line->name;
         }
         if ([] === $taken) {
@@ -54,11 +53,10 @@ final readonly class ScanOnRound
      */
     public function bringHome(Step $step, Kit $kit, Scanned $scanned, array $cared): string
     {
-        $round = $this->kits->roundOfReturn((int) $kit->id);
+        $round = $this->rounds->ofReturn((int) $kit->id);
         $home = [];
         foreach ($this->meant($round, $scanned) as $line) {
-            $item = $this->entities->find(Item::class, $line->item);
-            \assert(null !== $item);
+            $item = $this->items->one($line->item);
             $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $cared);
             $home[] = $item->name;
         }
@@ -85,15 +83,5 @@ final readonly class ScanOnRound
         $thing = $next->lines[0]->name;
 
         return Purpose::Pull === $round->purpose ? WrongDrawer::onPull($here, $thing, $next->at->address) : WrongDrawer::onReturn($here, $thing, $next->at->address);
-    }
-
-    private function need(int $id): Need
-    {
-        return $this->entities->find(Need::class, $id) ?? throw new \LogicException('A line of the round is gone.');
-    }
-
-    private function place(int $id): Place
-    {
-        return $this->entities->find(Place::class, $id) ?? throw new \LogicException('A place of the round is gone.');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Catalogue\ThingLine;
 use App\Kits\TrayRow;
 
 /**
@@ -18,15 +19,21 @@ final readonly class StopRow
     {
     }
 
+    /** @return list<ThingLine> */
+    public function lines(): array
+    {
+        return array_map(static fn (TakeRow|TrayRow $row): ThingLine => $row instanceof TakeRow ? $row->line->thing : $row->thing, $this->things);
+    }
+
     /** @return list<int> */
     public function items(): array
     {
-        return array_map(static fn (TakeRow|TrayRow $thing): int => $thing instanceof TakeRow ? $thing->line->itemId : $thing->itemId, $this->things);
+        return array_map(static fn (ThingLine $thing): int => $thing->id, $this->lines());
     }
 
     /** @return list<string> */
     public function names(): array
     {
-        return array_map(static fn (TakeRow|TrayRow $thing): string => $thing instanceof TakeRow ? $thing->line->name : $thing->name, $this->things);
+        return array_map(static fn (ThingLine $thing): string => $thing->name, $this->lines());
     }
 }

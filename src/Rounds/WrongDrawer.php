@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Steps\Refusal;
+
 /** A label was scanned that does not belong to what is being done; the message says what does. */
-final class WrongDrawer extends \DomainException
+final class WrongDrawer extends \DomainException implements Refusal
 {
+    public function field(): ?string
+    {
+        return null;
+    }
+
     public static function onReturn(string $here, string $thing, string $home): self
     {
         return new self(\sprintf('Wrong drawer: this is %s. %s goes into %s.', $here, $thing, $home));

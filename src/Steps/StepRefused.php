@@ -5,8 +5,13 @@ declare(strict_types=1);
 namespace App\Steps;
 
 /** A step that makes no sense just now; the message tells a person why and what to do. */
-final class StepRefused extends \DomainException
+final class StepRefused extends \DomainException implements Refusal
 {
+    public function field(): ?string
+    {
+        return null;
+    }
+
     public static function nowhereToBeFound(string $item): self
     {
         return new self(\sprintf('%s is in no drawer now, as far as the log knows.', $item));

@@ -21,7 +21,7 @@ final readonly class ArrangeRoom
     {
         $standing = array_filter($this->units($unit->room), static fn (Unit $other): bool => $other !== $unit && null !== $other->planX);
         $placed = $unit->room->layout()->arrange(array_map(static fn (Unit $other): Footprint => $other->footprint(), array_values($standing)), [$unit->footprint()])[0];
-        [$unit->planX, $unit->planY, $unit->turn] = [$placed->x, $placed->y, $placed->turn];
+        $unit->standAt($placed->x, $placed->y, $placed->turn);
     }
 
     /**
@@ -36,7 +36,9 @@ final readonly class ArrangeRoom
     {
         $units = $this->units($room);
         foreach ($units as $unit) {
-            [$unit->planX, $unit->planY, $unit->turn] = $spots[(int) $unit->id] ?? [$unit->planX, $unit->planY, $unit->turn];
+            if (isset($spots[(int) $unit->id])) {
+                $unit->standAt(...$spots[(int) $unit->id]);
+            }
         }
         $layout->check(array_map(static fn (Unit $unit): Footprint => $unit->footprint(), $units));
         $room->plan = $layout->toArray();

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
-use App\Find\FindIndex;
-use App\Labels\LabelQueue;
 use App\Steps\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Furniture\Address;
@@ -16,7 +14,7 @@ use Lottel\Core\Furniture\UnitTemplate;
 
 final readonly class BuildUnit
 {
-    public function __construct(private EntityManagerInterface $entities, private FindIndex $index, private LabelQueue $labels, private ArrangeRoom $arrange)
+    public function __construct(private EntityManagerInterface $entities, private Places $places, private PlaceIndex $index, private PlaceLabels $labels, private ArrangeRoom $arrange)
     {
     }
 
@@ -90,12 +88,10 @@ final readonly class BuildUnit
     private function inner(Place $outer, string $label, string $kind, string $name): Place
     {
         $address = (string) Address::parse($outer->address)->inner($label);
-        if (null !== $this->entities->getRepository(Place::class)->findOneBy(['address' => $address])) {
+        if (null !== $this->places->at($address)) {
             throw StepRefused::addressIsTaken($address);
         }
         $inner = Place::within($outer, $kind, $address, $name);
-        $inner->sayAs($outer);
-        $inner->isChildSafe = $outer->isChildSafe;
         $this->entities->persist($inner);
         $this->index->place($inner);
         $this->labels->wishForPlace($inner, 'new');
@@ -107,7 +103,7 @@ final readonly class BuildUnit
     private function freeLabels(Place $outer): \Generator
     {
         $taken = [];
-        foreach ($this->entities->getRepository(Place::class)->findBy(['parent' => $outer]) as $place) {
+        foreach ($this->places->innerOf($outer) as $place) {
             $taken[(string) strrchr($place->address, '.')] = true;
         }
         for ($label = 'a'; \strlen($label) < 4; ++$label) {

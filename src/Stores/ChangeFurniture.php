@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
-use App\Catalogue\Item;
-use App\Find\FindIndex;
-use App\Labels\LabelQueue;
-use App\Log\LogBook;
 use App\Steps\Step;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
@@ -15,14 +11,19 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Furniture\Address;
 use Lottel\Core\Furniture\Front;
 use Lottel\Core\Furniture\InvalidUnit;
-use Lottel\Core\Log\Reason;
 use Lottel\Core\Measure\Length;
 
 /** Changes furniture that is in use. Contents, homes and history stay; labels that are no longer true are to be printed again. */
 final readonly class ChangeFurniture
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private LogBook $log, private FindIndex $index, private LabelQueue $labels, private ArrangeRoom $arrange)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Connection $database,
+        private Places $places,
+        private PlaceIndex $index,
+        private PlaceLabels $labels,
+        private ArrangeRoom $arrange,
+    ) {
     }
 
     /**
@@ -33,7 +34,7 @@ final readonly class ChangeFurniture
     public function addRow(Unit $unit, ?Length $height): array
     {
         $last = $this->lowest($unit);
-        $row = array_values(array_filter($this->fronts($unit), static fn (Place $place): bool => $place->frontY === $last->frontY));
+        $row = array_values(array_filter($this->places->frontsOf($unit), static fn (Place $place): bool => $place->frontY === $last->frontY));
         $ticks = $height->ticks ?? (int) $last->frontHeight;
         $added = [];
         foreach ($row as $above) {
@@ -63,53 +64,40 @@ final readonly class ChangeFurniture
     }
 
     /**
-     * Makes two places one: what is in the second, and what has its home there, comes into the first; the second is retired.
+     * Gives a place the front that it makes together with another one, which is taken out of use; inner places come along.
      *
      * @throws InvalidUnit if they do not make one front together
      */
-    public function merge(Step $step, Place $place, Place $with): void
+    public function join(Step $step, Place $place, Place $with): void
+    {
+        $joined = $this->joined($place, $with);
+        foreach ($this->places->innerOf($with) as $inner) {
+            $this->moveInto($inner, $place);
+        }
+        $this->putFront($place, $joined);
+        $this->retire($step, $with);
+    }
+
+    /** @throws InvalidUnit if they do not make one front together */
+    public function joined(Place $place, Place $with): Front
     {
         if ($place === $with) {
             throw StepRefused::withItself($place->address);
         }
         $joined = null === $place->front() || null === $with->front() || $place->unit !== $with->unit ? null : $place->front()->joined($with->front());
-        if (null === $joined) {
-            throw InvalidUnit::notSideBySide($place->address, $with->address);
-        }
-        foreach ($this->innerOf($with) as $inner) {
-            $this->moveInto($inner, $place);
-        }
-        $this->empty($step, $with, $place);
-        $this->putFront($place, $joined);
-        $this->retire($step, $with);
-    }
 
-    /** Moves all that is in a place, and all homes, to another; also what is in its inner places. */
-    public function empty(Step $step, Place $from, Place $to): int
-    {
-        if ($this->isWithin($to, $from)) {
-            throw StepRefused::intoItself($from->address, $to->address);
-        }
-        $moved = 0;
-        foreach ([$from, ...$this->allInner($from)] as $place) {
-            $moved += $this->moveContents($step, $place, $to);
-        }
-
-        return $moved;
+        return $joined ?? throw InvalidUnit::notSideBySide($place->address, $with->address);
     }
 
     /** Takes an empty place out of use; its log stays. */
     public function retire(Step $step, Place $place): void
     {
-        foreach ([...array_reverse($this->allInner($place)), $place] as $gone) {
+        foreach ([...array_reverse($this->places->allInner($place)), $place] as $gone) {
             if (!$this->isUnused($gone)) {
                 throw StepRefused::isNotEmpty($gone->address);
             }
-            $gone->retiredAt = $step->at;
-            $gone->putFront(null);
-            $gone->address = Place::retiredAddress($gone->address, (int) $gone->id);
-            $gone->parent = null;
-            $this->labels->forget($gone);
+            $gone->retire($step->at);
+            $this->labels->forgetPlace($gone);
             $this->index->forgetPlace($gone);
         }
         $this->entities->flush();
@@ -122,7 +110,7 @@ final readonly class ChangeFurniture
         if ($new === $place->address) {
             return;
         }
-        if (null !== $this->entities->getRepository(Place::class)->findOneBy(['address' => $new])) {
+        if (null !== $this->places->at($new)) {
             throw StepRefused::addressIsTaken($new);
         }
         if (null !== $place->unit && $address->unit() !== $place->unit->letters) {
@@ -134,7 +122,7 @@ final readonly class ChangeFurniture
     /** Numbers the places of a unit anew, from top to bottom and from left to right; returns how many changed. */
     public function renumber(Unit $unit): int
     {
-        $places = $this->fronts($unit);
+        $places = $this->places->frontsOf($unit);
         usort($places, static fn (Place $a, Place $b): int => [$a->frontY, $a->frontX] <=> [$b->frontY, $b->frontX]);
         $names = [];
         foreach ($places as $index => $place) {
@@ -154,14 +142,13 @@ final readonly class ChangeFurniture
         if (null === $place->parent) {
             throw StepRefused::hasNoFrontToMove($place->address);
         }
-        if ($outer === $place || $this->isWithin($outer, $place)) {
+        if ($outer === $place || $outer->isWithin($place)) {
             throw StepRefused::intoItself($place->address, $outer->address);
         }
         $label = ltrim((string) strrchr($place->address, '.'), '.');
         $new = $this->freeInner($outer, $label);
-        $place->parent = $outer;
-        [$place->cellX, $place->cellY, $place->cellWidth, $place->cellHeight] = [null, null, null, null];
-        foreach ([$place, ...$this->allInner($place)] as $one) {
+        $place->goInto($outer);
+        foreach ([$place, ...$this->places->allInner($place)] as $one) {
             $one->unit = $outer->unit;
         }
         $this->rename([[$place, $new]]);
@@ -170,12 +157,10 @@ final readonly class ChangeFurniture
     /** Takes a unit out of the room; only one without anything in it. */
     public function retireUnit(Step $step, Unit $unit): void
     {
-        foreach ($this->fronts($unit) as $place) {
+        foreach ($this->places->frontsOf($unit) as $place) {
             $this->retire($step, $place);
         }
-        $unit->letters = $this->freeOldLetters();
-        $unit->name = mb_substr($unit->name.' (gone)', 0, 120);
-        $unit->planX = $unit->planY = null;
+        $unit->retire($this->freeOldLetters());
         $this->entities->flush();
         $this->arrange->number();
     }
@@ -205,7 +190,7 @@ final readonly class ChangeFurniture
     private function freeNumber(Unit $unit): string
     {
         $highest = 0;
-        foreach ($this->fronts($unit) as $place) {
+        foreach ($this->places->frontsOf($unit) as $place) {
             $highest = preg_match('/^[A-Z]+(\d+)/', $place->address, $m) ? max($highest, (int) $m[1]) : $highest;
         }
 
@@ -216,7 +201,7 @@ final readonly class ChangeFurniture
     {
         for ($try = $label;; ++$try) {
             $address = (string) Address::parse($outer->address)->inner($try);
-            if (null === $this->entities->getRepository(Place::class)->findOneBy(['address' => $address])) {
+            if (null === $this->places->at($address)) {
                 return $address;
             }
         }
@@ -230,46 +215,12 @@ final readonly class ChangeFurniture
         }
     }
 
-    /** @return list<Place> those of a unit that are seen from the front */
-    private function fronts(Unit $unit): array
-    {
-        return array_values(array_filter($this->entities->getRepository(Place::class)->findBy(['unit' => $unit], ['id' => 'ASC']), static fn (Place $place): bool => null !== $place->frontX && null === $place->retiredAt));
-    }
-
     private function lowest(Unit $unit): Place
     {
-        $places = $this->fronts($unit);
+        $places = $this->places->frontsOf($unit);
         usort($places, static fn (Place $a, Place $b): int => (int) $b->frontY + (int) $b->frontHeight <=> (int) $a->frontY + (int) $a->frontHeight);
 
         return $places[0] ?? throw StepRefused::hasNoPlaces($unit->letters);
-    }
-
-    /** @return list<Place> */
-    private function innerOf(Place $place): array
-    {
-        return $this->entities->getRepository(Place::class)->findBy(['parent' => $place], ['id' => 'ASC']);
-    }
-
-    /** @return list<Place> to any depth, the outer ones first */
-    private function allInner(Place $place): array
-    {
-        $all = [];
-        foreach ($this->innerOf($place) as $inner) {
-            $all = [...$all, $inner, ...$this->allInner($inner)];
-        }
-
-        return $all;
-    }
-
-    private function isWithin(Place $place, Place $outer): bool
-    {
-        for ($at = $place; null !== $at; $at = $at->parent) {
-            if ($at === $outer) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     private function isUnused(Place $place): bool
@@ -277,29 +228,12 @@ final readonly class ChangeFurniture
         return false === $this->database->fetchOne('SELECT 1 FROM balance WHERE place_id = ?', [$place->id]) && false === $this->database->fetchOne('SELECT 1 FROM item WHERE home_id = ?', [$place->id]);
     }
 
-    private function moveContents(Step $step, Place $from, Place $to): int
-    {
-        $this->entities->flush();
-        $balances = $this->database->fetchAllKeyValue('SELECT item_id, quantity FROM balance WHERE place_id = ?', [$from->id]);
-        foreach ($balances as $id => $quantity) {
-            $item = $this->entities->find(Item::class, $id);
-            \assert(null !== $item);
-            $this->log->move($step, $item, (int) $quantity, $from, $to, Reason::Move, null, 'with all that was in '.$from->address);
-        }
-        foreach ($this->entities->getRepository(Item::class)->findBy(['home' => $from]) as $item) {
-            $item->home = $to;
-            $this->index->item($item);
-        }
-
-        return \count($balances);
-    }
-
     /** @param list<array{Place, string}> $names new addresses; inner places follow */
     private function rename(array $names): void
     {
         $changed = [];
         foreach ($names as [$place, $new]) {
-            foreach ([$place, ...$this->allInner($place)] as $one) {
+            foreach ([$place, ...$this->places->allInner($place)] as $one) {
                 $changed[] = [$one, $new.substr($one->address, \strlen($place->address))];
             }
         }
@@ -313,10 +247,7 @@ final readonly class ChangeFurniture
         }
         $this->entities->flush();
         foreach ($changed as [$place]) {
-            $this->index->place($place);
-            foreach ($this->entities->getRepository(Item::class)->findBy(['home' => $place]) as $item) {
-                $this->index->item($item);
-            }
+            $this->index->readdressed($place);
             $this->labels->wishForPlace($place, 'renamed');
         }
     }

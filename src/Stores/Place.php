@@ -11,6 +11,7 @@ use Lottel\Core\Filing\FilingScheme;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Furniture\Cell;
 use Lottel\Core\Furniture\Front;
+use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Measure\Length;
@@ -129,6 +130,8 @@ class Place
     {
         $place = new self($outer->unit, PlaceNature::Storage, $kind, $address, $name);
         $place->parent = $outer;
+        $place->sayAs($outer);
+        $place->isChildSafe = $outer->isChildSafe;
 
         return $place;
     }
@@ -172,6 +175,43 @@ class Place
         [$this->cellX, $this->cellY, $this->cellWidth, $this->cellHeight, $this->layer] = [$cell->x, $cell->y, $cell->width, $cell->height, $cell->layer];
     }
 
+    /** @return bool whether it has another name now */
+    public function describe(PlaceDescription $said): bool
+    {
+        $isRenamed = $said->name !== $this->name;
+        $this->name = $said->name;
+        $this->scheme = (string) $said->scheme;
+        $this->saysKind = $said->kind;
+        $this->saysMaker = $said->maker;
+        $this->saysTheme = $said->theme;
+        $this->saysColour = $said->colour->value ?? '';
+        $this->season = $said->season->value ?? '';
+        $this->alsoKinds = array_values(array_map(static fn (Kind $kind): string => $kind->value, array_filter($said->alsoKinds, static fn (Kind $kind): bool => $kind !== $said->kind)));
+        [$this->innerWidth, $this->innerHeight, $this->innerDepth] = [$said->width?->ticks, $said->height?->ticks, $said->depth?->ticks];
+        $this->mostGrams = $said->mostGrams;
+        $this->roomToGrow = $said->roomToGrow;
+        $this->fileAfterUses = $said->fileAfterUses;
+        $this->isChildSafe = $said->isChildSafe;
+
+        return $isRenamed;
+    }
+
+    /** It is no longer in use; its address is free again. */
+    public function retire(\DateTimeImmutable $at): void
+    {
+        $this->retiredAt = $at;
+        $this->putFront(null);
+        $this->address = RetiredAddress::of($this->address, (int) $this->id);
+        $this->parent = null;
+    }
+
+    /** It goes into another place; where in it, is not known yet. */
+    public function goInto(self $outer): void
+    {
+        $this->parent = $outer;
+        [$this->cellX, $this->cellY, $this->cellWidth, $this->cellHeight] = [null, null, null, null];
+    }
+
     /** Takes over what another place says about what belongs in it. */
     public function sayAs(self $other): void
     {
@@ -191,30 +231,35 @@ class Place
 
     public function forLog(): Log\Place
     {
-        return new Log\Place((int) $this->id, $this->nature, self::shownAddress($this->address), null !== $this->retiredAt);
+        return new Log\Place((int) $this->id, $this->nature, RetiredAddress::onLabel($this->address), null !== $this->retiredAt);
+    }
+
+    /** Whether things are pulled from it, and put back into it: a place of the furniture, or the heap, that is in use. */
+    public function isStoreInUse(): bool
+    {
+        return $this->forLog()->isStore() && null === $this->retiredAt;
+    }
+
+    /** Whether it lies in another place, at whatever depth, or is that one. */
+    public function isWithin(self $outer): bool
+    {
+        return $this === $outer || true === $this->parent?->isWithin($outer);
+    }
+
+    /** How high the middle of the front is that is seen around it, in millimetres above the floor; 0 where it is not known. */
+    public function heightMm(): int
+    {
+        $front = $this->front();
+        if (null === $front || null === $this->unit) {
+            return $this->parent?->heightMm() ?? 0;
+        }
+
+        return $front->middleAboveFloor(Length::ofTicks($this->unit->height), Length::ofTicks($this->unit->aboveFloor))->wholeMillimetres();
     }
 
     /** Whether things may be kept in it, and it may be described and changed: a place of the furniture that is in use. */
     public function isStorageInUse(): bool
     {
         return PlaceNature::Storage === $this->nature && null === $this->retiredAt;
-    }
-
-    /** The address that a place has once it is out of use, so that its old one is free. */
-    public static function retiredAddress(string $address, int $id): string
-    {
-        return \sprintf('%s~%d', mb_substr($address, 0, 14), $id);
-    }
-
-    /** Whether an address is that of a place out of use. */
-    public static function isGone(string $address): bool
-    {
-        return str_contains($address, '~');
-    }
-
-    /** The address that a place had on its label, also of one that is out of use. */
-    public static function shownAddress(string $address): string
-    {
-        return (string) preg_replace('/(?<=.)~.*$/', '', $address);
     }
 }

@@ -28,6 +28,11 @@ class Room
     ) {
     }
 
+    public function measureIn(LengthUnit $measure, string $timeZone): void
+    {
+        [$this->measure, $this->timeZone] = [$measure, $timeZone];
+    }
+
     public function layout(): RoomLayout
     {
         return RoomLayout::fromArray($this->plan);

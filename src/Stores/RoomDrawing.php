@@ -11,13 +11,13 @@ use Symfony\Contracts\Cache\CacheInterface;
 /** Draws the room's units in elevation as SVG. Colours and dashes come from classes; states have shapes of their own. */
 final class RoomDrawing
 {
-    private readonly string $placeUrl;
-
-    /** @var list<array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}> */
-    private array $marks = [];
-
     private const WIDTH = 336.0;
     private const MARGIN = 10.0;
+
+    private readonly string $placeUrl;
+
+    /** @var list<FrontMark> */
+    private array $marks = [];
 
     public function __construct(private readonly RoomReading $room, private readonly UrlGeneratorInterface $urls, private readonly CacheInterface $cache)
     {
@@ -27,23 +27,29 @@ final class RoomDrawing
     /** @param array<int, string> $lit what is written on a lit place's disc, by place; empty text lights it without a disc */
     public function room(array $lit = []): string
     {
-        $units = $this->room->units();
-        $places = $this->room->places();
-        /** @var array{list<string>, array<int, array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}>} $drawn */
-        $drawn = $this->cache->get('room-'.md5(serialize([$units, $places])), function () use ($units): array {
+        /** @var array{list<string>, list<FrontMark>} $drawn */
+        $drawn = $this->cache->get('room-'.$this->room->version(), function (): array {
             $this->marks = [];
-            $svg = $this->drawn($units);
 
-            return [preg_split('/\x01(\d+)\x02/', $svg, -1, \PREG_SPLIT_DELIM_CAPTURE) ?: [$svg], $this->marks];
+            return [self::parts($this->drawn()), $this->marks];
         });
-        [$parts, $marks] = $drawn;
 
-        return $this->filled($parts, $marks, $lit);
+        return $this->filled($drawn[0], $drawn[1], $lit);
     }
 
-    /** @param array<int, array<string, mixed>> $units */
-    private function drawn(array $units): string
+    public function unit(int $unitId, float $width = 520, float $height = 420): string
     {
+        $unit = $this->room->units()[$unitId];
+        $scale = min($width / $unit->width->ticks, $height / $unit->height->ticks);
+        $this->marks = [];
+        $box = $this->box($unit, $this->fronts()[$unitId] ?? [], 0, 0, $scale, 14);
+
+        return $this->filled(self::parts($this->svg($box, $unit->width->ticks * $scale, $unit->height->ticks * $scale, $unit->name)), $this->marks, []);
+    }
+
+    private function drawn(): string
+    {
+        $units = $this->room->units();
         $fronts = $this->fronts();
         $y = 0.0;
         $svg = '';
@@ -55,29 +61,31 @@ final class RoomDrawing
                 $svg .= $this->box($unit, $fronts[$box['id']] ?? [], $box['x'], $y + $box['y'], $row['scale'], 9.5);
             }
             $y += $row['height'];
-            $svg .= \sprintf('<rect class="floor" x="0" y="%.1f" width="%.1f" height="4"/><text class="wall" x="%.1f" y="%.1f">%s</text>', $y + 2, self::WIDTH, self::WIDTH / 2, $y + 17, self::escape($row['wall']));
+            $svg .= \sprintf(
+                '<rect class="floor" x="0" y="%.1f" width="%.1f" height="4"/><text class="wall" x="%.1f" y="%.1f">%s</text>',
+                $y + 2,
+                self::WIDTH,
+                self::WIDTH / 2,
+                $y + 17,
+                self::escape($row['wall']),
+            );
             $y += 26;
         }
 
         return $this->svg($svg, self::WIDTH, max(20, $y), 'The storage units of the room');
     }
 
-    public function unit(int $unitId, float $width = 520, float $height = 420): string
+    /** @return list<string> of which every second one is the number of a mark */
+    private static function parts(string $svg): array
     {
-        $unit = $this->room->units()[$unitId];
-        $fronts = $this->fronts()[$unitId] ?? [];
-        $scale = min($width / (int) $unit['width'], $height / (int) $unit['height']);
-        $this->marks = [];
-        $svg = $this->svg($this->box($unit, $fronts, 0, 0, $scale, 14), (int) $unit['width'] * $scale, (int) $unit['height'] * $scale, (string) $unit['name']);
-
-        return $this->filled(preg_split('/\x01(\d+)\x02/', $svg, -1, \PREG_SPLIT_DELIM_CAPTURE) ?: [$svg], $this->marks, []);
+        return preg_split('/\x01(\d+)\x02/', $svg, -1, \PREG_SPLIT_DELIM_CAPTURE) ?: [$svg];
     }
 
     /**
      * Puts the fronts in, with what is out and lit.
      *
-     * @param list<string> $parts of the drawing, every second one the number of a mark
-     * @param array<int, array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}> $marks
+     * @param list<string> $parts
+     * @param list<FrontMark> $marks
      * @param array<int, string> $lit
      */
     private function filled(array $parts, array $marks, array $lit): string
@@ -90,9 +98,9 @@ final class RoomDrawing
                 continue;
             }
             $mark = $marks[(int) $part];
-            $id = $mark['id'];
-            $svg .= $this->place($mark, $out[$id] ?? 0, isset($lit[$id]));
-            $discs .= '' === ($lit[$id] ?? '') ? '' : \sprintf('<g class="disc" aria-hidden="true"><circle cx="%1$.1f" cy="%2$.1f" r="9"/><text x="%1$.1f" y="%3$.1f">%4$s</text></g>', $mark['x'], $mark['y'], $mark['y'] + 4, self::escape($lit[$id]));
+            $text = $lit[$mark->id] ?? null;
+            $svg .= $mark->drawn($out[$mark->id] ?? 0, null !== $text);
+            $discs .= null === $text || '' === $text ? '' : $mark->disc($text);
         }
 
         return str_replace('</svg>', $discs.'</svg>', $svg);
@@ -113,13 +121,13 @@ final class RoomDrawing
         );
     }
 
-    /** @return array<int, list<array<string, mixed>>> the places with a front, by unit */
+    /** @return array<int, list<FrontRow>> the places with a front, by unit */
     private function fronts(): array
     {
         $fronts = [];
         foreach ($this->room->places() as $place) {
-            if (null !== $place['front_x']) {
-                $fronts[(int) $place['unit_id']][] = $place;
+            if (null !== $place->front) {
+                $fronts[$place->unitId][] = $place;
             }
         }
 
@@ -127,37 +135,38 @@ final class RoomDrawing
     }
 
     /**
-     * @param array<int, array<string, mixed>> $units
-     * @param array<int, list<array<string, mixed>>> $fronts
+     * @param array<int, UnitRow> $units
+     * @param array<int, list<FrontRow>> $fronts
      *
      * @return list<array{id: int, wall: string, width: int, height: int, lowest: int}>
      */
     private function outlines(array $units, array $fronts): array
     {
         $outlines = [];
-        foreach ($units as $id => $unit) {
-            $heights = array_map(intval(...), array_column($fronts[$id] ?? [], 'front_height'));
-            $outlines[] = ['id' => (int) $id, 'wall' => (string) $unit['wall'], 'width' => (int) $unit['width'], 'height' => (int) $unit['height'], 'lowest' => [] === $heights ? (int) $unit['height'] : min($heights)];
+        foreach ($units as $unit) {
+            $lowest = $unit->height->ticks;
+            foreach ($fronts[$unit->id] ?? [] as $place) {
+                $lowest = min($lowest, $place->front->height->ticks ?? $lowest);
+            }
+            $outlines[] = ['id' => $unit->id, 'wall' => $unit->wall, 'width' => $unit->width->ticks, 'height' => $unit->height->ticks, 'lowest' => $lowest];
         }
 
         return $outlines;
     }
 
-    /** @param array<string, mixed> $unit */
-    private function title(array $unit, float $x, float $y, float $width): string
+    private function title(UnitRow $unit, float $x, float $y, float $width): string
     {
         $most = (int) ($width / 5.6) - 4;
-        $name = (string) $unit['name'];
-        $shown = mb_strlen($name) <= $most ? $name : ($most > 4 ? rtrim(mb_substr($name, 0, $most - 1)).'…' : '');
+        $shown = mb_strlen($unit->name) <= $most ? $unit->name : ($most > 4 ? rtrim(mb_substr($unit->name, 0, $most - 1)).'…' : '');
 
         return \sprintf(
             '<a class="unit-name" href="%s"><title>%s · %s</title><text aria-hidden="true" x="%.1f" y="%.1f">%s%s</text></a>',
-            self::escape($this->urls->generate('unit', ['letters' => $unit['letters']])),
-            self::escape((string) $unit['letters']),
-            self::escape($name),
+            self::escape($this->urls->generate('unit', ['letters' => $unit->letters])),
+            self::escape($unit->letters),
+            self::escape($unit->name),
             $x + $width / 2,
             $y,
-            self::escape((string) $unit['letters']),
+            self::escape($unit->letters),
             '' === $shown ? '' : ' · '.self::escape($shown),
         );
     }
@@ -165,34 +174,61 @@ final class RoomDrawing
     /**
      * A unit with a mark in the place of each front, which is put in when it is known what is out and what is lit.
      *
-     * @param array<string, mixed> $unit
-     * @param list<array<string, mixed>> $fronts
+     * @param list<FrontRow> $fronts
      */
-    private function box(array $unit, array $fronts, float $x, float $y, float $scale, float $font): string
+    private function box(UnitRow $unit, array $fronts, float $x, float $y, float $scale, float $font): string
     {
-        $svg = \sprintf('<rect class="carcase" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="2.5"/>', $x, $y, (int) $unit['width'] * $scale, (int) $unit['height'] * $scale);
+        $svg = \sprintf(
+            '<rect class="carcase" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="2.5"/>',
+            $x,
+            $y,
+            $unit->width->ticks * $scale,
+            $unit->height->ticks * $scale,
+        );
         foreach ($fronts as $place) {
-            $left = $x + (int) $place['front_x'] * $scale + 1;
-            $top = $y + (int) $place['front_y'] * $scale + 1;
-            $this->marks[] = $this->front($place, $left, $top, (int) $place['front_width'] * $scale - 2, (int) $place['front_height'] * $scale - 2, $font);
+            if (null === $place->front) {
+                continue;
+            }
+            $left = $x + $place->front->x->ticks * $scale + 1;
+            $top = $y + $place->front->y->ticks * $scale + 1;
+            $this->marks[] = $this->mark($place, $left, $top, $place->front->width->ticks * $scale - 2, $place->front->height->ticks * $scale - 2, $font);
             $svg .= "\x01".array_key_last($this->marks)."\x02";
         }
 
         return $svg;
     }
 
-    /**
-     * @param array<string, mixed> $place
-     *
-     * @return array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float}
-     */
-    private function front(array $place, float $left, float $top, float $width, float $height, float $font): array
+    private function mark(FrontRow $place, float $left, float $top, float $width, float $height, float $font): FrontMark
     {
-        $address = (string) $place['address'];
-        $font = max(8.0, min($font, $height - 3));
+        return new FrontMark(
+            $place->id,
+            self::escape($place->address),
+            self::escape($this->placeUrl.rawurlencode($place->address)),
+            self::escape($place->address.' · '.$place->title),
+            \sprintf('<rect class="front" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left, $top, $width, $height),
+            \sprintf(
+                '<rect class="gap" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>',
+                $left + 1.5,
+                $top + 1.5,
+                max(1, $width - 3),
+                max(1, $height - 3),
+            ),
+            $this->label($place->address, $left, $top, $width, $height, max(8.0, min($font, $height - 3))),
+            $left + $width - 3,
+            $top + 2,
+        );
+    }
+
+    private function label(string $address, float $left, float $top, float $width, float $height, float $font): string
+    {
         $plate = \strlen($address) * $font * 0.62 + 6;
-        $label = $plate > $width - 2 || $font + 2 > $height ? '' : \sprintf(
-            '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/><text class="address" aria-hidden="true" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
+        if ($plate > $width - 2 || $font + 2 > $height) {
+            return '';
+        }
+
+        return \sprintf(
+            '<rect class="label" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1"/>'
+            .'<text class="address" aria-hidden="true" x="%.1f" y="%.1f" font-size="%.1f">%s</text>',
             $left + ($width - $plate) / 2,
             $top + ($height - $font - 2) / 2,
             $plate,
@@ -202,24 +238,6 @@ final class RoomDrawing
             $font,
             self::escape($address),
         );
-
-        return [
-            'id' => (int) $place['id'],
-            'address' => self::escape($address),
-            'url' => self::escape($this->placeUrl.rawurlencode($address)),
-            'says' => self::escape($address.' · '.('' === $place['name'] ? $place['kind'] : $place['name'])),
-            'front' => \sprintf('<rect class="front" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left, $top, $width, $height),
-            'gap' => \sprintf('<rect class="gap" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left + 1.5, $top + 1.5, max(1, $width - 3), max(1, $height - 3)),
-            'label' => $label,
-            'x' => $left + $width - 3,
-            'y' => $top + 2,
-        ];
-    }
-
-    /** @param array{id: int, address: string, url: string, says: string, front: string, gap: string, label: string, x: float, y: float} $mark */
-    private function place(array $mark, int $out, bool $isLit): string
-    {
-        return '<a class="place'.($isLit ? ' lit' : '').(0 === $out ? '' : ' out').'" href="'.$mark['url'].'" tabindex="'.($isLit ? '0' : '-1').'" data-address="'.$mark['address'].'" data-place="'.$mark['id'].'"><title>'.$mark['says'].(0 === $out ? '' : " · {$out} out").'</title>'.$mark['front'].(0 === $out ? '' : $mark['gap']).$mark['label'].'</a>';
     }
 
     private static function escape(string $text): string

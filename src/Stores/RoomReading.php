@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Database\Row;
 use App\Steps\Unknown;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Furniture\Address;
@@ -13,11 +14,16 @@ use Symfony\Contracts\Service\ResetInterface;
 /** The units and places of the room, as the room panel and the rounds need them. */
 final class RoomReading implements ResetInterface
 {
-    /** @var array<int, array<string, mixed>>|null */
+    private const MOST_INNER = 20;
+
+    /** @var array<int, UnitRow>|null */
     private ?array $units = null;
 
-    /** @var array<int, array<string, mixed>>|null */
+    /** @var array<int, FrontRow>|null */
     private ?array $places = null;
+
+    /** @var array<string, string> */
+    private array $versions = [];
 
     public function __construct(private readonly Connection $database)
     {
@@ -26,41 +32,53 @@ final class RoomReading implements ResetInterface
     public function reset(): void
     {
         $this->units = $this->places = null;
+        $this->versions = [];
     }
 
-    /** @return array<int, array<string, mixed>> the units by id, in walking order */
+    /** @return array<int, UnitRow> the units by id, in walking order */
     public function units(): array
     {
-        return $this->units ??= $this->database->fetchAllAssociativeIndexed("SELECT id AS k, * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id");
+        return $this->units ??= $this->byId('units', $this->database->fetchAllAssociative("SELECT * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id"), UnitRow::of(...));
     }
 
-    /**
-     * Returns a unit by its letters.
-     *
-     * @return array<string, mixed>
-     */
-    public function unit(string $letters): array
+    /** @throws Unknown if no unit in the room has these letters */
+    public function unit(string $letters): UnitRow
     {
-        return array_column($this->units(), null, 'letters')[strtoupper($letters)] ?? throw Unknown::unit($letters);
+        foreach ($this->units() as $unit) {
+            if ($unit->letters === strtoupper($letters)) {
+                return $unit;
+            }
+        }
+        throw Unknown::unit($letters);
     }
 
-    /** @return array<int, array<string, mixed>> all storage places by id */
+    /** @return array<int, FrontRow> all storage places by id */
     public function places(): array
     {
-        return $this->places ??= $this->database->fetchAllAssociativeIndexed(
-            "SELECT id AS k, id, unit_id, parent_id, address, name, kind, layer, front_x, front_y, front_width, front_height FROM place WHERE nature = 'storage' AND retired_at IS NULL ORDER BY unit_id, front_y, front_x, id",
-        );
+        return $this->places ??= $this->byId('places', $this->database->fetchAllAssociative(
+            "SELECT id, unit_id, parent_id, address, name, kind, layer, front_x, front_y, front_width, front_height
+             FROM place WHERE nature = 'storage' AND retired_at IS NULL ORDER BY unit_id, front_y, front_x, id",
+        ), FrontRow::of(...));
     }
 
-    /** Returns the id of the place whose front is seen in the room, around any inner place. */
+    /** Returns what is another text whenever the units or the places of the room have changed. */
+    public function version(): string
+    {
+        $this->units();
+        $this->places();
+
+        return hash('xxh128', ($this->versions['units'] ?? '').($this->versions['places'] ?? ''));
+    }
+
+    /** Returns the place whose front is seen in the room, around any inner place. */
     public function frontOf(int $place): ?int
     {
         $places = $this->places();
-        for ($depth = 0; $depth < 20 && isset($places[$place]); ++$depth) {
-            if (null !== $places[$place]['front_x']) {
+        for ($depth = 0; $depth < self::MOST_INNER && isset($places[$place]); ++$depth) {
+            if (null !== $places[$place]->front) {
                 return $place;
             }
-            $place = (int) $places[$place]['parent_id'];
+            $place = (int) $places[$place]->parentId;
         }
 
         return null;
@@ -69,7 +87,7 @@ final class RoomReading implements ResetInterface
     /**
      * Returns the fronts that light up for places, each without a number.
      *
-     * @param iterable<mixed> $places ids, null where a thing has no home
+     * @param iterable<int|null> $places null where a thing has no home
      *
      * @return array<int, string>
      */
@@ -77,9 +95,26 @@ final class RoomReading implements ResetInterface
     {
         $lit = [];
         foreach ($places as $place) {
-            $front = is_numeric($place) ? $this->frontOf((int) $place) : null;
+            $lit[] = [$place, ''];
+        }
+
+        return $this->litWith($lit);
+    }
+
+    /**
+     * Returns the fronts that light up for places, each with what is written on it: of two for one front, the first.
+     *
+     * @param iterable<array{int|null, string}> $places
+     *
+     * @return array<int, string>
+     */
+    public function litWith(iterable $places): array
+    {
+        $lit = [];
+        foreach ($places as [$place, $text]) {
+            $front = null === $place ? null : $this->frontOf($place);
             if (null !== $front) {
-                $lit[$front] = '';
+                $lit[$front] ??= $text;
             }
         }
 
@@ -89,14 +124,16 @@ final class RoomReading implements ResetInterface
     /** @return array<int, int> how many different things are out of their home, by the place whose front is seen */
     public function outByFront(): array
     {
-        $rows = $this->database->fetchAllKeyValue(
-            "SELECT i.home_id, count(*) FROM place t CROSS JOIN balance b ON b.place_id = t.id CROSS JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' AND i.home_id IS NOT NULL GROUP BY i.home_id",
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT i.home_id, count(*) AS out FROM place t CROSS JOIN balance b ON b.place_id = t.id CROSS JOIN item i ON i.id = b.item_id
+             WHERE t.nature = 'tray' AND i.home_id IS NOT NULL GROUP BY i.home_id",
         );
         $out = [];
-        foreach ($rows as $place => $count) {
-            $front = $this->frontOf((int) $place);
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $front = $this->frontOf($row->int('home_id'));
             if (null !== $front) {
-                $out[$front] = ($out[$front] ?? 0) + (int) $count;
+                $out[$front] = ($out[$front] ?? 0) + $row->int('out');
             }
         }
 
@@ -107,35 +144,56 @@ final class RoomReading implements ResetInterface
     public function stop(int $place): ?Stop
     {
         $row = $this->places()[$place] ?? null;
-        $front = $this->frontOf($place);
-        if (null === $row || null === $front) {
-            return null;
-        }
-        $seen = $this->places()[$front];
+        $seen = $this->places()[$this->frontOf($place) ?? 0]->front ?? null;
 
-        return new Stop($place, (string) $row['address'], (int) $this->units()[(int) $row['unit_id']]['walk'], (int) $seen['front_y'], (int) $seen['front_x'], (int) $row['layer']);
+        return null === $row || null === $seen
+            ? null
+            : new Stop($place, $row->address, $this->units()[$row->unitId]->walk, $seen->y->ticks, $seen->x->ticks, $row->layer);
     }
 
     /**
      * Returns the places with what is in them and out of them, by unit.
      *
-     * @return array<int, list<array<string, mixed>>>
+     * @return array<int, list<PlaceLine>>
      */
     public function placesByUnit(?int $unit = null): array
     {
-        $places = $this->database->fetchAllAssociative(
-            "SELECT p.*, coalesce(b.things, 0) AS things, coalesce(o.out, 0) AS out FROM place p
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT p.id, p.unit_id, p.parent_id, p.address, p.name, p.kind, p.layer, p.front_x, coalesce(b.things, 0) AS things, coalesce(o.out, 0) AS out
+             FROM place p
              LEFT JOIN (SELECT place_id, count(*) AS things FROM balance GROUP BY place_id) b ON b.place_id = p.id
-             LEFT JOIN (SELECT i.home_id, count(*) AS out FROM place t CROSS JOIN balance b ON b.place_id = t.id CROSS JOIN item i ON i.id = b.item_id WHERE t.nature = 'tray' GROUP BY i.home_id) o ON o.home_id = p.id
+             LEFT JOIN (SELECT i.home_id, count(*) AS out FROM place t CROSS JOIN balance b ON b.place_id = t.id CROSS JOIN item i ON i.id = b.item_id
+                        WHERE t.nature = 'tray' GROUP BY i.home_id) o ON o.home_id = p.id
              WHERE p.nature = 'storage' AND p.retired_at IS NULL AND (:unit IS NULL OR p.unit_id = :unit)",
             ['unit' => $unit],
         );
-        usort($places, static fn (array $a, array $b): int => Address::compare((string) $a['address'], (string) $b['address']));
+        $places = Row::each($rows, PlaceLine::of(...));
+        usort($places, static fn (PlaceLine $a, PlaceLine $b): int => Address::compare($a->address, $b->address));
         $byUnit = [];
         foreach ($places as $place) {
-            $byUnit[(int) $place['unit_id']][] = $place;
+            $byUnit[$place->unitId][] = $place;
         }
 
         return $byUnit;
+    }
+
+    /**
+     * @template T of UnitRow|FrontRow
+     *
+     * @param list<array<string, mixed>> $rows
+     * @param callable(Row): T $build
+     *
+     * @return array<int, T>
+     */
+    private function byId(string $what, array $rows, callable $build): array
+    {
+        $this->versions[$what] = hash('xxh128', serialize($rows));
+        $built = [];
+        foreach ($rows as $columns) {
+            $one = $build(new Row($columns));
+            $built[$one->id] = $one;
+        }
+
+        return $built;
     }
 }

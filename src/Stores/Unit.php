@@ -6,6 +6,7 @@ namespace App\Stores;
 
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Furniture\UnitTemplate;
+use Lottel\Core\Measure\Length;
 use Lottel\Core\Room\Footprint;
 
 /** A piece of furniture. Lengths in ticks. */
@@ -57,6 +58,24 @@ class Unit
     public function isRetired(): bool
     {
         return str_starts_with($this->letters, '~');
+    }
+
+    /** It is out of the room; its letters are free again. */
+    public function retire(string $oldLetters): void
+    {
+        $this->letters = $oldLetters;
+        $this->name = mb_substr($this->name.' (gone)', 0, 120);
+        $this->planX = $this->planY = null;
+    }
+
+    public function describe(string $name, string $wall, string $caution, ?Length $aboveFloor): void
+    {
+        [$this->name, $this->wall, $this->caution, $this->aboveFloor] = [$name, $wall, $caution, $aboveFloor->ticks ?? 0];
+    }
+
+    public function standAt(int $x, int $y, int $turn): void
+    {
+        [$this->planX, $this->planY, $this->turn] = [$x, $y, $turn];
     }
 
     public function kind(): UnitTemplate

@@ -12,6 +12,7 @@ use App\Steps\Step;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\PutBack;
 
 /** Walks through what a step changed, backwards, and puts each row back as it was; or refuses and changes nothing. */
@@ -129,7 +130,7 @@ final readonly class RestoreRows
     private function nameOf(string $table, array $row): string
     {
         return match ($table) {
-            'place' => (string) preg_replace('/~.*$/', '', (string) ($row['address'] ?? 'A place')),
+            'place' => RetiredAddress::onLabel((string) ($row['address'] ?? 'A place')),
             'unit' => (string) ($row['letters'] ?? 'A unit'),
             'companion' => 'What belongs together',
             default => (string) ($row['name'] ?? 'Something'),

@@ -14,6 +14,7 @@ use App\Steps\StepRefused;
 use App\Stores\Place;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\PutBack;
 
@@ -219,7 +220,7 @@ final readonly class RestoreStores
         $this->database->delete('label_wish', ['place_id' => $id]);
         $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [2 * $id + 1]);
         if ($this->rows->has('movement', 'from_id', $id) || $this->rows->has('movement', 'to_id', $id)) {
-            $gone = ['retired_at' => $step->at->format('Y-m-d H:i:s'), 'address' => Place::retiredAddress($address, $id), 'parent_id' => null];
+            $gone = ['retired_at' => $step->at->format('Y-m-d H:i:s'), 'address' => RetiredAddress::of($address, $id), 'parent_id' => null];
             $this->rows->put('place', $id, $gone + ['front_x' => null, 'front_y' => null, 'front_width' => null, 'front_height' => null]);
         } else {
             $this->database->executeStatement('UPDATE place SET parent_id = NULL WHERE parent_id = ?', [$id]);
@@ -232,7 +233,7 @@ final readonly class RestoreStores
     {
         $home = $this->rows->get('place', $place);
         if (null === $home || null !== $home['retired_at']) {
-            throw StepRefused::homeIsGone(null === $home ? 'Its home' : (string) preg_replace('/~.*$/', '', (string) $home['address']));
+            throw StepRefused::homeIsGone(null === $home ? 'Its home' : RetiredAddress::onLabel((string) $home['address']));
         }
     }
 

@@ -8,10 +8,9 @@ use App\Database\Row;
 use App\Security\Account;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\ColourWords;
-use Lottel\Core\Furniture\Address;
-use Lottel\Core\Furniture\InvalidAddress;
 use Lottel\Core\Kit\DueDate;
 use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\WeightFormat;
@@ -23,17 +22,16 @@ use Symfony\Contracts\Service\ResetInterface;
 /** What every page shows around its own matter: the room's name and measure, the trays, what is out, what was just done. */
 final class Frame implements ResetInterface
 {
-    /** @var array{name: string, measure: string, time_zone: string}|null */
-    private ?array $room = null;
+    private ?RoomCard $room = null;
 
     /** @var list<TrayCard>|null */
     private ?array $trays = null;
 
+    private ?ColourWords $colours = null;
+
     public function __construct(private readonly Connection $database, private readonly RequestStack $requests, private readonly ClockInterface $clock, private readonly Security $security, private readonly bool $isDemo)
     {
     }
-
-    private ?ColourWords $colours = null;
 
     public function reset(): void
     {
@@ -45,12 +43,12 @@ final class Frame implements ResetInterface
         return $this->isDemo;
     }
 
-    /** @return array{name: string, measure: string, time_zone: string} */
-    public function room(): array
+    public function room(): RoomCard
     {
         if (null === $this->room) {
-            $row = $this->database->fetchAssociative('SELECT name, measure, time_zone FROM room ORDER BY id LIMIT 1') ?: [];
-            $this->room = ['name' => (string) ($row['name'] ?? ''), 'measure' => (string) ($row['measure'] ?? 'in'), 'time_zone' => (string) ($row['time_zone'] ?? 'UTC')];
+            $columns = $this->database->fetchAssociative('SELECT name, measure, time_zone FROM room ORDER BY id LIMIT 1');
+            $row = new Row(false === $columns ? ['name' => '', 'measure' => LengthUnit::Inch->value, 'time_zone' => 'UTC'] : $columns);
+            $this->room = new RoomCard($row->text('name'), $row->one('measure', LengthUnit::class), $row->text('time_zone'));
         }
 
         return $this->room;
@@ -58,7 +56,23 @@ final class Frame implements ResetInterface
 
     public function measure(): LengthUnit
     {
-        return LengthUnit::from($this->room()['measure']);
+        return $this->room()->measure;
+    }
+
+    public function isMetric(): bool
+    {
+        return LengthUnit::Millimetre === $this->measure();
+    }
+
+    /** An example of a quantity, as a person here may type it. */
+    public function example(Tracking $tracking): string
+    {
+        return match ($tracking) {
+            Tracking::One => '1',
+            Tracking::Count => '12',
+            Tracking::Length => $this->isMetric() ? '5 m' : '10 yd',
+            Tracking::Level => 'half',
+        };
     }
 
     public function quantities(): QuantityText
@@ -85,12 +99,22 @@ final class Frame implements ResetInterface
     /** @return array<string, string> hex by name, of the colours that things of this room have */
     public function ownColours(): array
     {
-        return array_map(strval(...), $this->database->fetchAllKeyValue("SELECT colour_name, max(colour) FROM item WHERE colour IS NOT NULL AND colour_name <> '' AND removed_at IS NULL GROUP BY colour_name COLLATE NOCASE ORDER BY colour_name LIMIT 400"));
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT colour_name, max(colour) AS colour FROM item WHERE colour IS NOT NULL AND colour_name <> '' AND removed_at IS NULL
+             GROUP BY colour_name COLLATE NOCASE ORDER BY colour_name LIMIT 400",
+        );
+        $colours = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $colours[$row->text('colour_name')] = $row->text('colour');
+        }
+
+        return $colours;
     }
 
     public function timeZone(): \DateTimeZone
     {
-        return new \DateTimeZone($this->room()['time_zone']);
+        return new \DateTimeZone($this->room()->timeZone);
     }
 
     public function today(): \DateTimeImmutable
@@ -98,23 +122,14 @@ final class Frame implements ResetInterface
         return $this->clock->now()->setTimezone($this->timeZone());
     }
 
-    /** Returns an address as it is stored, or the text itself where it is none. */
-    public function address(string $typed): string
-    {
-        try {
-            return (string) Address::parse($typed);
-        } catch (InvalidAddress) {
-            return $typed;
-        }
-    }
-
     /** @return list<TrayCard> the open kits in order of their trays */
     public function trays(): array
     {
-        return $this->trays ??= array_map(fn (array $row): TrayCard => $this->tray(new Row($row)), $this->database->fetchAllAssociative(
-            'SELECT k.id, k.name, k.stage, k.due_on, k.out_since, CAST(substr(p.address, 6) AS INTEGER) AS number, (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
+        return $this->trays ??= Row::each($this->database->fetchAllAssociative(
+            'SELECT k.id, k.name, k.stage, k.due_on, k.out_since, CAST(substr(p.address, 6) AS INTEGER) AS number,
+                    (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
              FROM kit k JOIN place p ON p.id = k.tray_id ORDER BY number',
-        ));
+        ), $this->tray(...));
     }
 
     public function thingsOut(): int
@@ -124,27 +139,27 @@ final class Frame implements ResetInterface
 
     public function notFiled(): int
     {
-        return (int) $this->database->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'unfiled'");
+        return Row::number($this->database->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'unfiled'"));
     }
 
-    /**
-     * Returns what the page before this one did, and whether it can be undone.
-     *
-     * @return array{id: string, said: string, undoable: bool}|null
-     */
-    public function done(): ?array
+    /** Returns what the page before this one did, null where it did nothing, or another person did. */
+    public function done(): ?DoneCard
     {
         $id = $this->requests->getMainRequest()?->query->all()['done'] ?? null;
         if (!\is_string($id) || 36 !== \strlen($id)) {
             return null;
         }
-        $row = $this->database->fetchAssociative(
-            'SELECT w.id, w.account_id, w.said, w.is_undoable AND w.undone_by IS NULL AND EXISTS (SELECT 1 FROM step_change c WHERE c.request_id = w.id) AS undoable
+        $columns = $this->database->fetchAssociative(
+            'SELECT w.id, w.account_id, w.said, w.is_undoable AND w.undone_by IS NULL
+                    AND EXISTS (SELECT 1 FROM step_change c WHERE c.request_id = w.id) AS is_undoable
              FROM write_request w WHERE w.id = ?',
             [$id],
         );
+        $row = new Row(false === $columns ? ['account_id' => null, 'said' => ''] : $columns);
 
-        return false === $row || '' === $row['said'] || (int) $row['account_id'] !== $this->me() ? null : ['id' => (string) $row['id'], 'said' => (string) $row['said'], 'undoable' => (bool) $row['undoable']];
+        return '' === $row->text('said') || $row->intOrNull('account_id') !== $this->me()
+            ? null
+            : new DoneCard($row->text('id'), $row->text('said'), $row->flag('is_undoable'));
     }
 
     private function me(): ?int

@@ -4,47 +4,39 @@ declare(strict_types=1);
 
 namespace App\Web;
 
-use App\Stores\Place;
-use App\Stores\RoomDrawing;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\Naming;
 use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Log\Tracking;
-use Lottel\Core\Measure\Length;
-use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Furniture\RetiredAddress;
+use Lottel\Core\Kit\Stage;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\Uid\Uuid;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
 use Twig\TwigFunction;
 
+/** Words, colours, times and links that pages are made of. */
 final class LottelExtension extends AbstractExtension
 {
     /** @var array<string, string>|null */
     private ?array $manifest = null;
 
-    public function __construct(private readonly Frame $frame, private readonly RoomDrawing $drawing, private readonly string $projectDir)
+    public function __construct(private readonly Frame $frame, private readonly string $projectDir)
     {
     }
 
     public function getFilters(): array
     {
         return [
-            new TwigFilter('qty', fn (int|string $quantity, Tracking|string $tracking): string => $this->frame->quantities()->print((int) $quantity, self::tracking($tracking))),
-            new TwigFilter('qty_field', fn (int|string $quantity, Tracking|string $tracking): string => $this->frame->quantities()->field((int) $quantity, self::tracking($tracking))),
-            new TwigFilter('measured', fn (int|string $ticks): string => $this->frame->lengths()->full(Length::ofTicks((int) $ticks))),
-            new TwigFilter('sides', fn (array $ticks): string => $this->frame->lengths()->sides(...array_map(static fn (mixed $side): Length => Length::ofTicks(is_numeric($side) ? (int) $side : 0), array_filter(array_values($ticks))))),
-            new TwigFilter('length_field', fn (int|string $ticks): string => $this->frame->lengths()->exact(Length::ofTicks((int) $ticks))),
-            new TwigFilter('weight', fn (int|float|string $grams): string => $this->frame->weights()->print((float) $grams)),
-            new TwigFilter('weight_field', fn (int|string|null $grams): string => null === $grams ? '' : $this->frame->weights()->field((int) $grams)),
-            new TwigFilter('mm_field', $this->mmField(...)),
-            new TwigFilter('counted', static fn (int|string $number, string $one, string $many = ''): string => Counted::of((int) $number, $one, $many)),
-            new TwigFilter('place_label', static fn (string $address): string => Place::shownAddress($address).(Place::isGone($address) ? ' (gone)' : '')),
+            new TwigFilter('counted', static fn (int $number, string $one, string $many = ''): string => Counted::of($number, $one, $many)),
+            new TwigFilter('all_of', static fn (int $number): string => 2 === $number ? 'Both' : "All {$number}"),
+            new TwigFilter('cut', static fn (string $text, int $most): string => mb_strlen($text) > $most ? mb_substr($text, 0, $most).'…' : $text),
+            new TwigFilter('place_label', self::placeLabel(...)),
             new TwigFilter('colour_words', static fn (string $hex): string => Naming::inWords(Srgb::ofHex($hex))),
-            new TwigFilter('room_side', $this->roomSide(...)),
             new TwigFilter('local', $this->local(...)),
-            new TwigFilter('named', static fn (?string $json): array => (array) json_decode($json ?? '{}', true)),
-            new TwigFilter('words', static fn (string $json): array => array_values((array) json_decode($json, true))),
+            new TwigFilter('options', self::options(...)),
+            new TwigFilter('stage_route', self::stageRoute(...)),
+            new TwigFilter('stage_words', self::stageWords(...)),
         ];
     }
 
@@ -54,41 +46,55 @@ final class LottelExtension extends AbstractExtension
             new TwigFunction('fresh_id', static fn (): string => (string) Uuid::v7()),
             new TwigFunction('colour_chips', fn (): array => ColourWords::CHIPS + $this->frame->ownColours()),
             new TwigFunction('built', $this->built(...)),
-            new TwigFunction('room_drawing', $this->drawing->room(...), ['is_safe' => ['html']]),
-            new TwigFunction('unit_drawing', $this->drawing->unit(...), ['is_safe' => ['html']]),
         ];
     }
 
-    /** Whole millimetres as the room measures, so that the same whole millimetres are read again. */
-    private function mmField(int|string|null $millimetres): string
+    /**
+     * @param list<\BackedEnum> $cases
+     * @param string|null $none what stands first for none of them
+     *
+     * @return array<int|string, string> words by value
+     */
+    private static function options(array $cases, ?string $none = null): array
     {
-        if (!is_numeric($millimetres) || LengthUnit::Millimetre === $this->frame->measure()) {
-            return (string) $millimetres;
+        $options = null === $none ? [] : ['' => $none];
+        foreach ($cases as $case) {
+            $label = method_exists($case, 'label') ? $case->label() : $case->value;
+            $options[$case->value] = \is_scalar($label) ? (string) $label : '';
         }
 
-        return rtrim(rtrim(\sprintf('%.2F', (int) $millimetres / 25.4), '0'), '.').' in';
+        return $options;
     }
 
-    private function roomSide(int $millimetres): string
+    private static function placeLabel(string $address): string
     {
-        if (LengthUnit::Millimetre === $this->frame->measure()) {
-            return number_format($millimetres / 1000, 2).' m';
-        }
-        $inches = (int) round($millimetres / 25.4);
-
-        return intdiv($inches, 12).' ft '.($inches % 12).' in';
+        return RetiredAddress::onLabel($address).(RetiredAddress::isOne($address) ? ' (gone)' : '');
     }
 
-    private function local(\DateTimeImmutable|string|null $utc, string $format = 'j M Y, G:i'): string
+    /** The page on which one goes on with a kit. */
+    private static function stageRoute(Stage $stage): string
     {
-        $time = \is_string($utc) ? new \DateTimeImmutable($utc, new \DateTimeZone('UTC')) : $utc;
-
-        return null === $time ? '' : $time->setTimezone($this->frame->timeZone())->format($format);
+        return match ($stage) {
+            Stage::Pulling => 'pull_kit',
+            Stage::Making => 'make_kit',
+            Stage::Returning => 'return_kit',
+            Stage::Planned, Stage::Closed => 'kit',
+        };
     }
 
-    private static function tracking(Tracking|string $tracking): Tracking
+    private static function stageWords(Stage $stage): string
     {
-        return \is_string($tracking) ? Tracking::from($tracking) : $tracking;
+        return match ($stage) {
+            Stage::Pulling => 'Go on pulling',
+            Stage::Making => 'To the bench',
+            Stage::Returning => 'Go on returning',
+            Stage::Planned, Stage::Closed => 'Its list',
+        };
+    }
+
+    private function local(?\DateTimeImmutable $utc, string $format = 'j M Y, G:i'): string
+    {
+        return $utc?->setTimezone($this->frame->timeZone())->format($format) ?? '';
     }
 
     private function built(string $file): string

@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace App\Web;
 
-use App\Catalogue\InvalidPhoto;
 use App\Database\RoomUnavailable;
-use App\Labels\TapeTrouble;
-use App\Rounds\AlreadyOut;
-use App\Rounds\WrongDrawer;
-use App\Steps\StepRefused;
+use App\Steps\Refusal;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Filing\InvalidScheme;
 use Lottel\Core\Furniture\InvalidAddress;
@@ -44,7 +40,6 @@ final readonly class Problem
             $exception instanceof InvalidInput => [422, $exception->errors],
             $exception instanceof InvalidUnit => [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof InvalidLabel => [422, [$exception->field => $exception->getMessage()]],
-            $exception instanceof InvalidPhoto => [422, ['photo' => $exception->getMessage()]],
             $exception instanceof InvalidPaste => [422, ['things' => $exception->getMessage()]],
             $exception instanceof InvalidAddress => [422, ['address' => $exception->getMessage()]],
             $exception instanceof InvalidScheme => [422, ['scheme' => $exception->getMessage()]],
@@ -52,7 +47,8 @@ final readonly class Problem
             $exception instanceof InvalidWeight => [422, ['grams' => $exception->getMessage()]],
             $exception instanceof RefusedMovement => [422, ['quantity' => $exception->inWords($quantities)]],
             $exception instanceof RefusedRetracking => [422, ['becomes' => $exception->getMessage()]],
-            $exception instanceof WrongDrawer, $exception instanceof TapeTrouble, $exception instanceof AlreadyOut, $exception instanceof RefusedStep, $exception instanceof StepRefused => [409, []],
+            $exception instanceof Refusal => null === $exception->field() ? [409, []] : [422, [$exception->field() => $exception->getMessage()]],
+            $exception instanceof RefusedStep => [409, []],
             null !== $unavailable => [503, []],
             default => [0, []],
         };
@@ -69,6 +65,12 @@ final readonly class Problem
         $form = $fields['_form'] ?? '';
 
         return new self($status, $message, $errors, $fields, \is_string($form) ? $form : '');
+    }
+
+    /** Whether it is in this form. */
+    public function isIn(string $form): bool
+    {
+        return $form === $this->form;
     }
 
     public function of(string $form, string $field): ?string

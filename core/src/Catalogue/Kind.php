@@ -59,4 +59,10 @@ enum Kind: string
             default => [],
         };
     }
+
+    /** Returns what the words on such a thing are called. */
+    public function wordsOnIt(): string
+    {
+        return self::StampSet === $this ? 'Sentiments' : 'Words on it';
+    }
 }

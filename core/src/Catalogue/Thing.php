@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Catalogue;
 
+use Lottel\Core\Measure\Length;
+
 /** What filing needs to know about an item. */
 final readonly class Thing
 {
@@ -24,5 +26,11 @@ final readonly class Thing
         public ?int $size = null,
         public string $season = '',
     ) {
+    }
+
+    /** Returns the area of two sides in square millimetres, each side rounded down to a whole one; null where one is not known. */
+    public static function areaOf(?Length $width, ?Length $height): ?int
+    {
+        return null === $width || null === $height ? null : $width->wholeMillimetres() * $height->wholeMillimetres();
     }
 }

@@ -27,6 +27,16 @@ final readonly class Address implements \Stringable
         return new self(strtoupper($m[1]).$m[2].strtolower($m[3]));
     }
 
+    /** Returns what was typed as it stands on a label, or the text itself where it is no address. */
+    public static function asTyped(string $text): string
+    {
+        try {
+            return (string) self::parse($text);
+        } catch (InvalidAddress) {
+            return $text;
+        }
+    }
+
     /** @throws InvalidAddress if the unit's letters, the row or the column cannot be an address */
     public static function of(string $unit, int $row, ?int $column = null): self
     {

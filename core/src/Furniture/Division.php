@@ -34,6 +34,12 @@ enum Division: string
         };
     }
 
+    /** Returns what a place is divided into, as it is said. */
+    public function inWords(): string
+    {
+        return self::Grid === $this ? 'a grid' : $this->value;
+    }
+
     /** How many cells lie on each other. */
     public function layers(): int
     {

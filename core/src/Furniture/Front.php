@@ -26,6 +26,12 @@ final readonly class Front
         );
     }
 
+    /** Returns how high its middle is above the floor, in a unit of that height which stands or hangs $aboveFloor. */
+    public function middleAboveFloor(Length $unitHeight, Length $aboveFloor): Length
+    {
+        return Length::ofTicks(max(0, $aboveFloor->ticks + $unitHeight->ticks - $this->y->ticks - intdiv($this->height->ticks, 2)));
+    }
+
     /**
      * Returns the fronts that it is parted into: side by side, or one above the other.
      *

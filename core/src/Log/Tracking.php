@@ -32,6 +32,39 @@ enum Tracking: string
         }
     }
 
+    /** Whether it is one thing, which is there or not. */
+    public function isSingle(): bool
+    {
+        return self::One === $this;
+    }
+
+    /** Whether it is how full a container is. */
+    public function isLevel(): bool
+    {
+        return self::Level === $this;
+    }
+
+    /** Returns how a thing is counted, as it is said of it: “it is counted …”. */
+    public function inWords(): string
+    {
+        return match ($this) {
+            self::One => 'as one thing',
+            self::Count => 'by the piece',
+            self::Length => 'by length',
+            self::Level => 'by how full it is',
+        };
+    }
+
+    /** Returns what a person is asked for a quantity. */
+    public function asked(): string
+    {
+        return match ($this) {
+            self::One, self::Count => 'How many',
+            self::Length => 'How long',
+            self::Level => 'How full',
+        };
+    }
+
     /** Whether it is a number of pieces, and not a length or a level. */
     public function isPieces(): bool
     {

@@ -112,6 +112,12 @@ final readonly class Length
         return $this->ticks / self::TICKS_PER_INCH;
     }
 
+    /** Returns the length in whole millimetres, rounded down. */
+    public function wholeMillimetres(): int
+    {
+        return intdiv($this->ticks, self::TICKS_PER_MILLIMETRE);
+    }
+
     /** Returns the length in millimetres; for drawing and statistics only. */
     public function millimetres(): float
     {

@@ -74,6 +74,23 @@ final readonly class Footprint
         return $isThin ? new Point($this->stand()->x - $this->x, $this->stand()->y - $this->y) : new Point($this->across() / 2, $this->down() / 2);
     }
 
+    /**
+     * Returns the two ends of its front, from its left upper corner.
+     *
+     * @return array{Point, Point}
+     */
+    public function front(): array
+    {
+        [$right, $bottom] = [$this->across(), $this->down()];
+
+        return match ($this->turn) {
+            90 => [new Point(0, 0), new Point(0, $bottom)],
+            180 => [new Point(0, 0), new Point($right, 0)],
+            270 => [new Point($right, 0), new Point($right, $bottom)],
+            default => [new Point(0, $bottom), new Point($right, $bottom)],
+        };
+    }
+
     public function turned(int $turn): self
     {
         return $this->at($this->x, $this->y, $turn);

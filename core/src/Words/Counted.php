@@ -13,6 +13,12 @@ final class Counted
         return number_format($number).' '.(1 === $number ? $one : ('' === $many ? $one.'s' : $many));
     }
 
+    /** Returns `once` or `3 times`. */
+    public static function times(int $number): string
+    {
+        return 1 === $number ? 'once' : number_format($number).' times';
+    }
+
     /** Returns the first word after one, the second after any other number: `is` and `are`, `lives` and `live`. */
     public static function verb(int $number, string $one = 'is', string $many = 'are'): string
     {

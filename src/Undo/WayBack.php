@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Web;
+namespace App\Undo;
 
 use Doctrine\DBAL\Connection;
 use Symfony\Component\Routing\Exception\ExceptionInterface;

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Database\Row;
+use App\Stores\PlaceReading;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Catalogue\Thing;
+use Lottel\Core\Filing\FilingPosition;
+use Lottel\Core\Filing\FilingScheme;
+
+/** What is in a place, what is out of it, and how it stands there. */
+final readonly class ContentsReading
+{
+    public function __construct(private Connection $database, private PlaceReading $places, private ItemReading $items)
+    {
+    }
+
+    /** @return list<ThingRow> in filing order */
+    public function of(int $place, FilingScheme $scheme): array
+    {
+        $rows = $this->database->fetchAllAssociative('SELECT i.*, b.quantity FROM balance b JOIN item i ON i.id = b.item_id WHERE b.place_id = ?', [$place]);
+        $byId = [];
+        foreach (Row::each($rows, ThingRow::of(...)) as $row) {
+            $byId[$row->id] = $row;
+        }
+
+        return array_map(static fn (Thing $thing): ThingRow => $byId[$thing->id], $scheme->sort(self::things(array_values($byId))));
+    }
+
+    /** @return list<OutRow> the things whose home this is and that are on a tray */
+    public function outOf(int $place): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT i.*, b.quantity, t.address AS tray, k.id AS kit_id, k.name AS kit
+             FROM item i JOIN balance b ON b.item_id = i.id JOIN place t ON t.id = b.place_id AND t.nature = 'tray' LEFT JOIN kit k ON k.tray_id = t.id
+             WHERE i.home_id = ? ORDER BY i.name",
+            [$place],
+        );
+
+        return Row::each($rows, OutRow::of(...));
+    }
+
+    /** Returns where an item stands, or would stand, among what is in a place now. */
+    public function positionIn(int $place, Thing $thing, FilingScheme $scheme): FilingPosition
+    {
+        return $scheme->positionOf($thing, self::things($this->of($place, $scheme)));
+    }
+
+    /**
+     * Returns the spines of a place with gaps for what of it is out.
+     *
+     * @param list<ThingRow> $contents
+     * @param list<OutRow> $out
+     */
+    public function withGaps(array $contents, array $out, FilingScheme $scheme): Strip
+    {
+        $gaps = array_map(static fn (OutRow $row): int => $row->row->id, $out);
+        $things = [...array_map(static fn (OutRow $row): Thing => $row->row->thing, $out), ...self::things($contents)];
+
+        return Strip::around($scheme->sort(self::each($things)), [], array_values(array_diff($gaps, array_map(static fn (ThingRow $row): int => $row->id, $contents))));
+    }
+
+    /**
+     * Returns what a stop needs to know of its place.
+     *
+     * @param list<int> $items what is taken there or put there
+     */
+    public function atStop(string $address, int $place, array $items): AtStop
+    {
+        $row = $this->places->place($address);
+        $scheme = $row->scheme ?? FilingScheme::parse('name');
+        $contents = $this->of($place, $scheme);
+        $others = self::things($contents);
+        $concerned = $this->items->things($items);
+        $positions = $companions = [];
+        foreach ($concerned as $thing) {
+            $positions[$thing->id] = $scheme->positionOf($thing, $others);
+        }
+        foreach ($this->items->companionsOf($items) as $companion) {
+            $companions[$companion->of][] = $companion;
+        }
+
+        return new AtStop(
+            true === $row?->isStorageInUse() ? $row : null,
+            $scheme->inWords(),
+            $contents,
+            Strip::around($scheme->sort(self::each([...$others, ...$concerned])), $items),
+            $positions,
+            $companions,
+        );
+    }
+
+    /**
+     * @param list<ThingRow> $rows
+     *
+     * @return list<Thing>
+     */
+    private static function things(array $rows): array
+    {
+        return array_map(static fn (ThingRow $row): Thing => $row->thing, $rows);
+    }
+
+    /**
+     * @param list<Thing> $things
+     *
+     * @return list<Thing> each once
+     */
+    private static function each(array $things): array
+    {
+        $once = [];
+        foreach ($things as $thing) {
+            $once[$thing->id] = $thing;
+        }
+
+        return array_values($once);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Log\LogBook;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Stores\ChangeFurniture;
+use App\Stores\Place;
+use App\Stores\Places;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Furniture\InvalidUnit;
+use Lottel\Core\Log\Reason;
+
+/** Moves all that is in a place, and all homes, to another one. */
+final readonly class EmptyPlace
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Connection $database,
+        private Places $places,
+        private Items $items,
+        private LogBook $log,
+        private ItemIndex $index,
+        private ChangeFurniture $furniture,
+    ) {
+    }
+
+    /** Also what is in its inner places; returns how many things were moved. */
+    public function __invoke(Step $step, Place $from, Place $to): int
+    {
+        if ($to->isWithin($from)) {
+            throw StepRefused::intoItself($from->address, $to->address);
+        }
+        $moved = 0;
+        foreach ([$from, ...$this->places->allInner($from)] as $place) {
+            $moved += $this->contents($step, $place, $to);
+        }
+
+        return $moved;
+    }
+
+    /**
+     * Makes two places one: what is in the second, and what has its home there, comes into the first; the second is retired.
+     *
+     * @throws InvalidUnit if they do not make one front together
+     */
+    public function merge(Step $step, Place $place, Place $with): void
+    {
+        $this->furniture->joined($place, $with);
+        $this->contents($step, $with, $place);
+        $this->furniture->join($step, $place, $with);
+    }
+
+    private function contents(Step $step, Place $from, Place $to): int
+    {
+        $this->entities->flush();
+        $balances = $this->database->fetchAllKeyValue('SELECT item_id, quantity FROM balance WHERE place_id = ?', [$from->id]);
+        foreach ($balances as $id => $quantity) {
+            $movement = $this->items->one((int) $id)->moves((int) $quantity, $from, $to, Reason::Move);
+            $this->log->move($step, $movement, null, 'with all that was in '.$from->address);
+        }
+        foreach ($this->items->withHome($from) as $item) {
+            $item->home = $to;
+            $this->index->item($item);
+        }
+
+        return \count($balances);
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+/** Where items are found by their words. */
+interface ItemIndex
+{
+    public function item(Item $item): void;
+
+    public function forgetItem(int $item): void;
+}

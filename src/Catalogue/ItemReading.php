@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Database\Row;
+use App\Steps\Unknown;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Catalogue\Thing;
+
+/** Items: what is written down about them, where they are, and what they have to do with each other. */
+final readonly class ItemReading
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** @throws Unknown if there never was such an item */
+    public function item(int $id): ItemRow
+    {
+        $row = $this->database->fetchAssociative(
+            'SELECT i.*, h.address AS home, h.name AS home_name, h.scheme AS home_scheme FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id = ?',
+            [$id],
+        );
+
+        return false === $row ? throw Unknown::item($id) : ItemRow::of(new Row($row));
+    }
+
+    /** @throws Unknown if there is no such item in the catalogue */
+    public function inCatalogue(int $id): ItemRow
+    {
+        $item = $this->item($id);
+
+        return null === $item->removedAt ? $item : throw Unknown::item($id);
+    }
+
+    /** @throws Unknown if there never was such an item */
+    public function thing(int $id): Thing
+    {
+        return $this->things([$id])[0] ?? throw Unknown::item($id);
+    }
+
+    /**
+     * @param list<int> $items
+     *
+     * @return list<Thing>
+     */
+    public function things(array $items): array
+    {
+        $rows = [] === $items ? [] : $this->database->fetchAllAssociative('SELECT * FROM item WHERE id IN ('.self::marks($items).')', $items);
+
+        return Row::each($rows, ThingRow::thing(...));
+    }
+
+    public function hasMoved(int $item): bool
+    {
+        return false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ? LIMIT 1', [$item]);
+    }
+
+    /** @return list<WhereRow> where an item is now, lost included */
+    public function whereabouts(int $item): array
+    {
+        return $this->whereaboutsOf([$item])[$item] ?? [];
+    }
+
+    /**
+     * @param list<int> $items
+     *
+     * @return array<int, list<WhereRow>> by item
+     */
+    public function whereaboutsOf(array $items): array
+    {
+        $rows = [] === $items ? [] : $this->database->fetchAllAssociative(
+            'SELECT b.item_id, b.quantity, p.id AS place_id, p.address, p.nature, k.id AS kit_id, k.name AS kit
+             FROM balance b JOIN place p ON p.id = b.place_id LEFT JOIN kit k ON k.tray_id = p.id
+             WHERE b.item_id IN ('.self::marks($items).") AND (p.nature <> 'outside' OR (p.address = 'lost' AND b.quantity > 0))
+             ORDER BY p.nature, p.address",
+            $items,
+        );
+        $where = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $where[$row->int('item_id')][] = WhereRow::of($row);
+        }
+
+        return $where;
+    }
+
+    /** @return list<CompanionRow> */
+    public function companions(int $item): array
+    {
+        return $this->companionsOf([$item]);
+    }
+
+    /**
+     * @param list<int> $items
+     *
+     * @return list<CompanionRow> what goes with any of them
+     */
+    public function companionsOf(array $items): array
+    {
+        $marks = self::marks($items);
+        $rows = [] === $items ? [] : $this->database->fetchAllAssociative(
+            "SELECT c.of_id, c.is_together, i.id, i.name, i.kind, h.address AS home
+             FROM (SELECT item_id AS of_id, other_id AS with_id, is_together FROM companion WHERE item_id IN ($marks)
+                   UNION ALL SELECT other_id, item_id, is_together FROM companion WHERE other_id IN ($marks)) c
+             JOIN item i ON i.id = c.with_id LEFT JOIN place h ON h.id = i.home_id ORDER BY i.name",
+            [...$items, ...$items],
+        );
+
+        return Row::each($rows, CompanionRow::of(...));
+    }
+
+    /** @return list<KitOfItem> the kits that want an item or had it */
+    public function kitsOf(int $item): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT k.id, k.name, k.stage, n.state FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = ? ORDER BY k.id DESC LIMIT 12',
+            [$item],
+        ), KitOfItem::of(...));
+    }
+
+    /** @return list<LostRow> */
+    public function lost(): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT '.ThingLine::COLUMNS.", b.quantity,
+                    (SELECT max(m.at) FROM movement m WHERE m.item_id = i.id AND m.to_id = b.place_id) AS since,
+                    (SELECT m.note FROM movement m WHERE m.item_id = i.id AND m.to_id = b.place_id ORDER BY m.id DESC LIMIT 1) AS note
+             FROM place p JOIN balance b ON b.place_id = p.id AND b.quantity > 0 JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id
+             WHERE p.nature = 'outside' AND p.address = 'lost' ORDER BY since DESC LIMIT 200",
+        ), LostRow::of(...));
+    }
+
+    /** @return list<UnfiledRow> */
+    public function notFiled(): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT '.ThingLine::COLUMNS.", b.quantity FROM place p JOIN balance b ON b.place_id = p.id JOIN item i ON i.id = b.item_id
+             LEFT JOIN place h ON h.id = i.home_id WHERE p.nature = 'unfiled' ORDER BY i.name LIMIT 200",
+        ), UnfiledRow::of(...));
+    }
+
+    /** @param list<int> $items */
+    private static function marks(array $items): string
+    {
+        return implode(', ', array_fill(0, \count($items), '?'));
+    }
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Log\LogFilter;
+use App\Log\LogReading;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Stores\BuildUnit;
+use App\Stores\DescribePlace;
+use App\Stores\Place;
+use App\Stores\PlaceForm;
+use App\Stores\PlaceReading;
+use App\Stores\Places;
+use App\Stores\RoomReading;
+use App\Web\Input;
+use App\Web\InvalidInput;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Catalogue\InvalidPaste;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\PastedThing;
+use Lottel\Core\Catalogue\Season;
+use Lottel\Core\Colour\Family;
+use Lottel\Core\Filing\SortBy;
+use Lottel\Core\Furniture\Container;
+use Lottel\Core\Words\Counted;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** A place with what is in it, what belongs there, and what comes in. */
+final class PlaceController extends Page
+{
+    private const MOST_AT_ONCE = 400;
+    private const LINES_OF_LOG = 8;
+
+    public function __construct(
+        private readonly RoomReading $room,
+        private readonly PlaceReading $reading,
+        private readonly Places $places,
+        private readonly Items $items,
+        private readonly ContentsReading $contents,
+        private readonly LogReading $log,
+        private readonly HomeReading $homes,
+    ) {
+    }
+
+    #[Route('/stores/places/{address}', name: 'place', methods: ['GET'])]
+    public function page(string $address): Response
+    {
+        return $this->show($address, null);
+    }
+
+    #[Route('/stores/places/{address}', name: 'describe_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function describe(Request $request, string $address, DescribePlace $describe): Response
+    {
+        return $this->write($request, function (Input $input) use ($address, $describe): Outcome {
+            $place = $this->places->inUse($address);
+            $describe($place, PlaceForm::description($input));
+
+            return Outcome::undoable($this->urlOf($place), 'Written down.');
+        }, fn (Problem $problem): Response => $this->show($address, $problem));
+    }
+
+    #[Route('/stores/places/{address}/things', name: 'take_in', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function takeIn(Request $request, string $address, TakeIn $takeIn, WarnOfReach $warn): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($address, $takeIn, $warn): Outcome {
+            $place = $this->places->inUse($address);
+            $items = $takeIn($step, $place, $this->pasted($input, $place));
+            $said = Counted::sentence(self::names($items), \sprintf('in %s now.', $place->address));
+
+            return Outcome::undoable($this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : ''), trim($said.' '.$warn->ofHomes($items)));
+        }, fn (Problem $problem): Response => $this->show($address, $problem));
+    }
+
+    /** Shows what pasted lines would become, before anything is written. */
+    #[Route('/stores/places/{address}/preview', name: 'preview', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function preview(Request $request, string $address, LikelyDoubles $doubles): Response
+    {
+        $input = $this->input($request);
+        try {
+            $things = $this->pasted($input, $this->places->inUse($address));
+        } catch (InvalidInput|InvalidPaste $wrong) {
+            $response = $this->show($address, Problem::from($wrong, $request, $this->frame->quantities()));
+            $response->setStatusCode(422);
+
+            return $response;
+        }
+        $response = $this->show($address, null, new ThingsPreview($this->pastedText($input), $things, $doubles->of($things)));
+        $response->headers->set('HX-Push-Url', 'false');
+
+        return $response;
+    }
+
+    #[Route('/stores/places/{address}/several', name: 'change_several', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function several(Request $request, string $address, DescribeItem $describe, KeepHomes $homes, WarnOfReach $warn): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($address, $describe, $homes, $warn): Outcome {
+            $place = $this->places->inUse($address);
+            $items = $this->items->several($input->list('items'), self::MOST_AT_ONCE);
+            if ([] === $items) {
+                throw StepRefused::nothingChosen();
+            }
+            $change = BulkChange::read($input);
+            $to = $this->places->chosen($input, 'to');
+            $input->check();
+            if (null === $to && $change->isNothing()) {
+                throw StepRefused::nothingToChange();
+            }
+            $describe->several($items, $change);
+            if (null !== $to) {
+                array_walk($items, static fn (Item $item) => $homes->giveHome($step, $item, $to));
+            }
+            $said = Counted::sentence(self::names($items), null === $to ? 'changed.' : 'changed, and at home in '.$to->address.' now.');
+
+            return Outcome::undoable($this->urlOf($place), trim($said.' '.(null === $to ? '' : $warn->ofHomes($items))));
+        }, fn (Problem $problem): Response => $this->show($address, $problem));
+    }
+
+    #[Route('/stores/places/{address}/inner', name: 'divide_place', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function divide(Request $request, string $address, BuildUnit $build): Response
+    {
+        return $this->write($request, function (Input $input) use ($address, $build): Outcome {
+            $label = $input->text('label', 4, true);
+            $kind = $input->choice('kind', Container::class);
+            $name = $input->text('inner_name', 120);
+            $layer = $input->whole('layer', 0, 9);
+            if (!preg_match('/^[a-z0-9]{1,4}$/iD', $label)) {
+                $input->refuse('label', 'One to four letters or digits, such as b.');
+            }
+            $input->check();
+            $place = $this->places->inUse($address);
+            $inner = $build->divide($place, $label, $kind->value, $name, $layer);
+
+            return Outcome::undoable($this->urlOf($place), \sprintf('%s is inside %s.', $inner->address, $place->address));
+        }, fn (Problem $problem): Response => $this->show($address, $problem));
+    }
+
+    /** @return list<PastedThing> */
+    private function pasted(Input $input, Place $place): array
+    {
+        $text = $this->pastedText($input);
+        $input->check();
+
+        return PastedThing::lines($text, $place->rule(), $this->frame->quantities(), $this->frame->colours());
+    }
+
+    private function pastedText(Input $input): string
+    {
+        return $input->text('things', 40_000, true);
+    }
+
+    private function show(string $address, ?Problem $problem, ?ThingsPreview $preview = null): Response
+    {
+        $place = $this->reading->inUse($address);
+        $contents = $this->contents->of($place->id, $place->scheme);
+        $out = $this->contents->outOf($place->id);
+
+        return $this->render('catalogue/place.html.twig', [
+            'place' => $place,
+            'contents' => $contents,
+            'strip' => $this->contents->withGaps($contents, $out, $place->scheme),
+            'out' => $out,
+            'inner' => $this->reading->inner($place->id),
+            'facts' => $this->homes->facts($place, $contents),
+            'preview' => $preview,
+            'families' => Family::cases(),
+            'seasons' => Season::cases(),
+            'log' => $this->log->lines(new LogFilter(place: $place->id), self::LINES_OF_LOG),
+            'lit' => $this->room->lit([$place->id]),
+            'kinds' => Kind::cases(),
+            'sorts' => SortBy::cases(),
+            'containers' => Container::cases(),
+            'problem' => $problem,
+        ]);
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<string>
+     */
+    private static function names(array $items): array
+    {
+        return array_map(static fn (Item $item): string => $item->name, $items);
+    }
+
+    private function urlOf(Place $place): string
+    {
+        return $this->generateUrl('place', ['address' => $place->address]);
+    }
+}

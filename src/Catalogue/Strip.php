@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use Lottel\Core\Catalogue\Thing;
+
+/** A stretch of what stands in a place, in filing order. */
+final readonly class Strip
+{
+    private const LENGTH = 13;
+
+    /** @param list<Spine> $spines */
+    private function __construct(public array $spines, public int $before, public int $after)
+    {
+    }
+
+    /**
+     * Returns the stretch around the first marked thing, or from the beginning.
+     *
+     * @param list<Thing> $things in filing order
+     * @param list<int> $marked items
+     * @param list<int> $gaps items of which only the place is there
+     */
+    public static function around(array $things, array $marked, array $gaps = []): self
+    {
+        $from = max(0, min(self::first($things, $marked) - intdiv(self::LENGTH, 2), \count($things) - self::LENGTH));
+        $shown = \array_slice($things, $from, self::LENGTH);
+        $spines = array_map(static fn (Thing $thing): Spine => new Spine(
+            $thing->name,
+            $thing->colour,
+            \in_array($thing->id, $marked, true),
+            \in_array($thing->id, $gaps, true),
+        ), $shown);
+
+        return new self($spines, $from, max(0, \count($things) - $from - \count($shown)));
+    }
+
+    /**
+     * @param list<Thing> $things
+     * @param list<int> $marked
+     */
+    private static function first(array $things, array $marked): int
+    {
+        foreach ($things as $index => $thing) {
+            if (\in_array($thing->id, $marked, true)) {
+                return $index;
+            }
+        }
+
+        return 0;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Database\Row;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Upkeep\Hazard;
+
+/** An item as a list shows it, with its home. */
+final readonly class ThingLine
+{
+    /** What a question asks for, of an item `i` and its home `h`. */
+    public const COLUMNS = 'i.id AS item_id, i.name, i.maker, i.kind, i.tracking, i.colour, i.hazards, i.home_id, h.address AS home';
+
+    /** @param list<Hazard> $hazards */
+    private function __construct(
+        public int $id,
+        public string $name,
+        public string $maker,
+        public Kind $kind,
+        public Tracking $tracking,
+        public ?string $colour,
+        public array $hazards,
+        public ?int $homeId,
+        public ?string $home,
+    ) {
+    }
+
+    public static function of(Row $row): self
+    {
+        return new self(
+            $row->int('item_id'),
+            $row->text('name'),
+            $row->text('maker'),
+            $row->one('kind', Kind::class),
+            $row->one('tracking', Tracking::class),
+            $row->textOrNull('colour'),
+            $row->several('hazards', Hazard::class),
+            $row->intOrNull('home_id'),
+            $row->textOrNull('home'),
+        );
+    }
+
+    /** Whether something in it is carried as briefly as can be: last on the way out, first on the way back. */
+    public function isCarriedShort(): bool
+    {
+        return [] !== array_filter($this->hazards, static fn (Hazard $hazard): bool => $hazard->isCarriedShort());
+    }
+}

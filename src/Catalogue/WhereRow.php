@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Database\Row;
+use Lottel\Core\Log\PlaceNature;
+
+/** How much of an item is in one place. */
+final readonly class WhereRow
+{
+    private function __construct(
+        public int $quantity,
+        public int $placeId,
+        public string $address,
+        private PlaceNature $nature,
+        public ?int $kitId,
+        public ?string $kit,
+    ) {
+    }
+
+    public static function of(Row $row): self
+    {
+        return new self(
+            $row->int('quantity'),
+            $row->int('place_id'),
+            $row->text('address'),
+            $row->one('nature', PlaceNature::class),
+            $row->intOrNull('kit_id'),
+            $row->textOrNull('kit'),
+        );
+    }
+
+    /** Where a person goes to get it: a place of the furniture, or the heap of what is not filed. */
+    public function isStored(): bool
+    {
+        return $this->isFiled() || $this->isOnHeap();
+    }
+
+    public function isFiled(): bool
+    {
+        return PlaceNature::Storage === $this->nature;
+    }
+
+    public function isOnHeap(): bool
+    {
+        return PlaceNature::Unfiled === $this->nature;
+    }
+
+    public function isOut(): bool
+    {
+        return PlaceNature::Tray === $this->nature;
+    }
+
+    public function isLost(): bool
+    {
+        return PlaceNature::Outside === $this->nature;
+    }
+}

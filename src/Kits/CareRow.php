@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Catalogue\ThingLine;
+use Lottel\Core\Upkeep\Care;
+
+/** A caution, and the things to which it applies. */
+final readonly class CareRow
+{
+    /** @param list<string> $names */
+    private function __construct(public Care $care, public array $names)
+    {
+    }
+
+    /**
+     * Returns the cautions that apply to some things on their way out, each once.
+     *
+     * @param list<ThingLine> $things
+     *
+     * @return list<self>
+     */
+    public static function onPull(array $things): array
+    {
+        return self::each($things, Care::onPull(...));
+    }
+
+    /**
+     * Returns the cautions that apply to some things on their way home, each once.
+     *
+     * @param list<ThingLine> $things
+     *
+     * @return list<self>
+     */
+    public static function onReturn(array $things): array
+    {
+        return self::each($things, Care::onReturn(...));
+    }
+
+    /**
+     * @param list<ThingLine> $things
+     * @param callable(\Lottel\Core\Upkeep\Hazard): (Care|null) $careOf
+     *
+     * @return list<self>
+     */
+    private static function each(array $things, callable $careOf): array
+    {
+        $cares = [];
+        foreach ($things as $thing) {
+            foreach ($thing->hazards as $hazard) {
+                $care = $careOf($hazard);
+                if (null !== $care) {
+                    $names = [...$cares[$hazard->value]->names ?? [], $thing->name];
+                    $cares[$hazard->value] = new self($care, $names);
+                }
+            }
+        }
+
+        return array_values($cares);
+    }
+}

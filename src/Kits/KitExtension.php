@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFunction;
+
+/** The kits that the page of a place or a thing offers. */
+final class KitExtension extends AbstractExtension
+{
+    public function __construct(private readonly KitReading $kits)
+    {
+    }
+
+    public function getFunctions(): array
+    {
+        return [new TwigFunction('choosable_kits', $this->kits->choosable(...))];
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Labels;
+
+use App\Stores\PlaceRow;
+use Lottel\Core\Filing\FilingScheme;
+
+/** What can stand on the label of a place. */
+final readonly class LabelledPlace
+{
+    public function __construct(public int $id, public string $address, public string $name, public ?string $parentAddress, public FilingScheme $scheme)
+    {
+    }
+
+    public static function ofPlace(PlaceRow $place): self
+    {
+        return new self($place->id, $place->address, $place->name, $place->parentAddress, $place->scheme);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Log;
+
+use App\Database\Row;
+use Lottel\Core\Furniture\RetiredAddress;
+use Lottel\Core\Log\Place;
+use Lottel\Core\Log\PlaceNature;
+
+/** Reads a place as the log knows it. */
+final class PlaceInLog
+{
+    /** @param string $prefix of its columns id, nature, address and retired_at */
+    public static function of(Row $row, string $prefix = ''): Place
+    {
+        return new Place(
+            $row->int($prefix.'id'),
+            $row->one($prefix.'nature', PlaceNature::class),
+            RetiredAddress::onLabel($row->text($prefix.'address')),
+            null !== $row->textOrNull($prefix.'retired_at'),
+        );
+    }
+}

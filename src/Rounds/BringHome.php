@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rounds;
+
+use App\Catalogue\Item;
+use App\Catalogue\KeepHomes;
+use App\Kits\Kit;
+use App\Steps\Step;
+use App\Stores\Place;
+use Lottel\Core\Kit\Stage;
+
+/** The return of what is on a tray: begun, and done for some of its things at once. */
+final readonly class BringHome
+{
+    public function __construct(private ReturnItem $return, private KeepHomes $homes)
+    {
+    }
+
+    public function begin(Kit $kit): void
+    {
+        $kit->goTo(Stage::Returning);
+    }
+
+    /**
+     * Brings things to their homes, or all of them to one place; what has no home gets it there, where $mayFile.
+     *
+     * @param list<Item> $items
+     * @param list<string> $cared the hazards whose care was ticked
+     */
+    public function __invoke(Step $step, Kit $kit, array $items, ?Place $there, array $cared, bool $mayFile): void
+    {
+        foreach ($items as $item) {
+            $to = $there ?? $this->homes->homeOrHeap($item);
+            if (null !== $there && null === $item->home && $mayFile) {
+                $this->homes->giveHome($step, $item, $there);
+            }
+            $this->return->home($step, $kit, $item, $to, $cared);
+        }
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use Lottel\Core\Furniture\Box;
+use Lottel\Core\Furniture\Cell;
+use Lottel\Core\Words\Counted;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+
+/** Draws the inner places of a place as they are seen from above, the front at the bottom. */
+final readonly class CellDrawing
+{
+    private const WIDTH = 1000;
+    private const USUAL_DEPTH = 700;
+    private const LEAST_DEPTH = 300;
+    private const MOST_DEPTH = 1400;
+    private const MARGIN = 14;
+    private const MARGIN_OF_A_LAYER = 26;
+
+    public function __construct(private UrlGeneratorInterface $urls)
+    {
+    }
+
+    /** @param list<InnerRow> $inner */
+    public function draw(array $inner, ?Box $inside): string
+    {
+        $depth = null === $inside ? self::USUAL_DEPTH : (int) round(self::WIDTH * $inside->depth->ticks / max(1, $inside->width->ticks));
+        $depth = max(self::LEAST_DEPTH, min(self::MOST_DEPTH, $depth));
+        usort($inner, static fn (InnerRow $a, InnerRow $b): int => $b->layer <=> $a->layer);
+        $cells = implode('', array_map(fn (InnerRow $one): string => null === $one->cell ? '' : $this->cell($one, $one->cell, $depth), $inner));
+
+        return '' === $cells ? '' : \sprintf(
+            '<svg class="cells" viewBox="0 0 %d %d" role="group" aria-label="Its inner places from above, the front at the bottom">%s</svg>',
+            self::WIDTH,
+            $depth,
+            $cells,
+        );
+    }
+
+    private function cell(InnerRow $one, Cell $cell, int $depth): string
+    {
+        $inset = self::MARGIN + self::MARGIN_OF_A_LAYER * $cell->layer;
+        [$top, $height] = [$cell->y * $depth / 1000, $cell->height * $depth / 1000];
+        $middle = $cell->x + $cell->width / 2;
+        $line = $top + $height / 2 + (0 === $cell->layer ? 0 : 90);
+
+        return \sprintf(
+            '<a href="%s"><title>%s</title><rect class="cell%s" x="%d" y="%.1f" width="%d" height="%.1f" rx="8"/>'
+            .'<text x="%.1f" y="%.1f">%s</text><text class="cell-name" x="%.1f" y="%.1f">%d</text></a>',
+            self::escape($this->urls->generate('place', ['address' => $one->address])),
+            self::escape(\sprintf('%s · %s, %s', $one->address, $one->title, Counted::of($one->things, 'thing'))),
+            0 === $cell->layer ? '' : ' under',
+            $cell->x + $inset,
+            $top + $inset,
+            max(1, $cell->width - 2 * $inset),
+            max(1, $height - 2 * $inset),
+            $middle,
+            $line,
+            self::escape($one->label()),
+            $middle,
+            $line + 50,
+            $one->things,
+        );
+    }
+
+    private static function escape(string $text): string
+    {
+        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Measure\Length;
+
+/** Writes down what is said about a unit, and moves it into another room. */
+final readonly class DescribeUnit
+{
+    public function __construct(private EntityManagerInterface $entities, private ArrangeRoom $arrange, private Places $places, private PlaceIndex $index)
+    {
+    }
+
+    public function __invoke(Unit $unit, string $name, string $wall, string $caution, ?Length $aboveFloor, Room $room): void
+    {
+        $unit->describe($name, $wall, $caution, $aboveFloor);
+        if ($unit->room !== $room) {
+            $unit->room = $room;
+            $this->arrange->setDown($unit);
+            $this->entities->flush();
+            $this->arrange->number();
+        }
+        array_map($this->index->place(...), $this->places->ofUnit($unit));
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use App\Database\Row;
+
+/** A storage place in a list: how many different things are in it, and how many of those that live there are out. */
+final readonly class PlaceLine
+{
+    private function __construct(
+        public int $id,
+        public int $unitId,
+        public string $address,
+        public string $title,
+        public bool $isInner,
+        public bool $hasFront,
+        public int $layer,
+        public int $things,
+        public int $out,
+    ) {
+    }
+
+    public static function of(Row $row): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->int('unit_id'),
+            $row->text('address'),
+            FrontRow::title($row),
+            null !== $row->intOrNull('parent_id'),
+            null !== $row->intOrNull('front_x'),
+            $row->int('layer'),
+            $row->int('things'),
+            $row->int('out'),
+        );
+    }
+}

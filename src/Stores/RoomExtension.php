@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stores;
+
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFunction;
+
+/** The drawings of the room that any page may show. */
+final class RoomExtension extends AbstractExtension
+{
+    public function __construct(private readonly RoomDrawing $room, private readonly CellDrawing $cells, private readonly FloorDrawing $floor)
+    {
+    }
+
+    public function getFunctions(): array
+    {
+        return [
+            new TwigFunction('room_drawing', $this->room->room(...), ['is_safe' => ['html']]),
+            new TwigFunction('unit_drawing', $this->room->unit(...), ['is_safe' => ['html']]),
+            new TwigFunction('cells_drawing', $this->cells->draw(...), ['is_safe' => ['html']]),
+            new TwigFunction('floor_drawing', $this->floor->draw(...), ['is_safe' => ['html']]),
+        ];
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Web;
+
+/** What the page before this one did, and whether it can be undone. */
+final readonly class DoneCard
+{
+    public function __construct(public string $id, public string $said, public bool $isUndoable)
+    {
+    }
+}
