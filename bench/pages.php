@@ -6,17 +6,27 @@ declare(strict_types=1);
 [$url, $requests] = [$argv[1], (int) $argv[2]];
 $jar = tempnam(sys_get_temp_dir(), 'lottel-jar-');
 
-/** @return array{int, float, string} status, milliseconds, body */
-$ask = static function (string $path, ?string $post = null, array $headers = []) use ($url, $jar): array {
+if ('' === $url || false === $jar) {
+    exit(1);
+}
+
+$ask =
+    /**
+     * @param list<string> $headers
+     *
+     * @return array{int, float, string} status, milliseconds, body
+     */
+    static function (string $path, ?string $post = null, array $headers = []) use ($url, $jar): array {
     $curl = curl_init($url.$path);
-    curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar, CURLOPT_HTTPHEADER => ['Sec-Fetch-Site: same-origin', ...$headers]]);
+    curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar]);
+    curl_setopt($curl, CURLOPT_HTTPHEADER, ['Sec-Fetch-Site: same-origin', ...array_values(array_filter($headers, is_string(...)))]);
     if (null !== $post) {
         curl_setopt($curl, CURLOPT_POSTFIELDS, $post);
     }
     $start = hrtime(true);
     $body = (string) curl_exec($curl);
     $milliseconds = (hrtime(true) - $start) / 1e6;
-    $status = (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
+    $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
     curl_close($curl);
 
     return [$status, $milliseconds, $body];
@@ -24,12 +34,27 @@ $ask = static function (string $path, ?string $post = null, array $headers = [])
 
 $ask('/sign-in', 'login=ada&password=lantern-room');
 $pages = [
-    'plan' => ['/plan'], 'kit' => ['/kits/1200'], 'pull round' => ['/kits/1200/pull', '/kits/1198/pull'], 'bench' => ['/kits/1199/make'], 'return round' => ['/kits/1199/return'],
-    'stores' => ['/stores'], 'unit' => ['/stores/units/C', '/stores/units/Q'], 'place' => ['/stores/places/C3', '/stores/places/M12', '/stores/places/X20'], 'item' => ['/items/7', '/items/9000', '/items/19999'],
-    'find, one letter' => ['/find?q=h', '/find?q=p'], 'find, a word' => ['/find?q=petrel', '/find?q=harb'], 'find, three words' => ['/find?q=gull+rope+quay', '/find?q=tern+net+oar'],
+    'plan' => ['/plan'],
+    'kit' => ['/kits/1200'],
+    'pull round' => ['/kits/1200/pull', '/kits/1198/pull'],
+    'bench' => ['/kits/1199/make'],
+    'return round' => ['/kits/1199/return'],
+    'stores' => ['/stores'],
+    'unit' => ['/stores/units/C', '/stores/units/Q'],
+    'place' => ['/stores/places/C3', '/stores/places/M12', '/stores/places/X20'],
+    'item' => ['/items/7', '/items/9000', '/items/19999'],
+    'find, one letter' => ['/find?q=h', '/find?q=p'],
+    'find, a word' => ['/find?q=petrel', '/find?q=harb'],
+    'find, three words' => ['/find?q=gull+rope+quay', '/find?q=tern+net+oar'],
     'find, misspelt' => ['/find?q=petrle', '/find?q=hrabour'], 'find page, narrowed' => ['/find?q=gull&kind=die', '/find?theme=sea&unused=12'],
     'floor plan' => ['/stores/plan'], 'not filed and new' => ['/stores/queue'], 'labels to print' => ['/stores/labels'], 'legend' => ['/stores/units/C/legend'],
-    'log' => ['/log'], 'log of a place' => ['/log?place=C3', '/log?place=M12'], 'log of an item' => ['/log?item=77'], 'log of a person' => ['/log?person=2'], 'log by reason' => ['/log?reason=use'], 'log of old days' => ['/log?from=2024-07-01&until=2024-07-31'], 'upkeep' => ['/upkeep'],
+    'log' => ['/log'],
+    'log of a place' => ['/log?place=C3', '/log?place=M12'],
+    'log of an item' => ['/log?item=77'],
+    'log of a person' => ['/log?person=2'],
+    'log by reason' => ['/log?reason=use'],
+    'log of old days' => ['/log?from=2024-07-01&until=2024-07-31'],
+    'upkeep' => ['/upkeep'],
 ];
 $headers = ['find, one letter', 'find, a word', 'find, three words', 'find, misspelt'];
 printf("| page | p50 ms | p95 ms | KiB |\n|---|---:|---:|---:|\n");
@@ -38,7 +63,8 @@ foreach ($pages as $name => $paths) {
     $times = [];
     $size = 0;
     for ($i = 0; $i < $requests; ++$i) {
-        [$status, $milliseconds, $body] = $ask($paths[$i % count($paths)], null, in_array($name, $headers, true) ? ['HX-Request: true', 'HX-Target: results'] : []);
+        $fragment = in_array($name, $headers, true) ? ['HX-Request: true', 'HX-Target: results'] : [];
+        [$status, $milliseconds, $body] = $ask($paths[$i % count($paths)], null, $fragment);
         if (200 !== $status) {
             fwrite(STDERR, "{$name}: answered {$status}\n");
             exit(1);

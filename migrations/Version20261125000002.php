@@ -58,7 +58,8 @@ final class Version20261125000002 extends AbstractMigration
     /** When an item was last pulled, kept beside it, since the log is long. */
     private const USE = [
         "UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = item.id AND +m.reason = 'pull')",
-        "CREATE TRIGGER item_used AFTER INSERT ON movement WHEN NEW.reason = 'pull' BEGIN UPDATE item SET used_at = max(coalesce(used_at, ''), NEW.at) WHERE id = NEW.item_id; END",
+        "CREATE TRIGGER item_used AFTER INSERT ON movement WHEN NEW.reason = 'pull'
+            BEGIN UPDATE item SET used_at = max(coalesce(used_at, ''), NEW.at) WHERE id = NEW.item_id; END",
     ];
 
     private const TABLES = [

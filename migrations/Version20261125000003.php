@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
+use App\Database\Row;
 use App\Database\StepJournal;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
@@ -44,7 +45,8 @@ final class Version20261125000003 extends AbstractMigration
         'ALTER TABLE write_request ADD COLUMN undone_by VARCHAR(36) DEFAULT NULL',
         'UPDATE write_request SET is_undoable = 1 WHERE EXISTS (SELECT 1 FROM movement m WHERE m.request_id = write_request.id AND m.reverses_id IS NULL)',
         'UPDATE item SET since = (SELECT min(m.at) FROM movement m WHERE m.item_id = item.id)',
-        "UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = item.id AND +m.reason = 'pull' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id))",
+        "UPDATE item SET used_at = (SELECT max(m.at) FROM movement m WHERE m.item_id = item.id AND +m.reason = 'pull' AND NOT EXISTS (SELECT 1
+            FROM movement r WHERE r.reverses_id = m.id))",
     ];
 
     private const TABLES = [
@@ -87,7 +89,8 @@ final class Version20261125000003 extends AbstractMigration
     private const LAWS = [
         // A use is a pull that was not undone: kept beside the item, since the log is long.
         'DROP TRIGGER item_used',
-        "CREATE TRIGGER item_used AFTER INSERT ON movement WHEN NEW.reason = 'pull' BEGIN UPDATE item SET used_at = max(coalesce(used_at, ''), NEW.at) WHERE id = NEW.item_id; END",
+        "CREATE TRIGGER item_used AFTER INSERT ON movement WHEN NEW.reason = 'pull'
+            BEGIN UPDATE item SET used_at = max(coalesce(used_at, ''), NEW.at) WHERE id = NEW.item_id; END",
         <<<'SQL'
             CREATE TRIGGER item_not_used AFTER INSERT ON movement
             WHEN NEW.reverses_id IS NOT NULL AND (SELECT reason FROM movement WHERE id = NEW.reverses_id) = 'pull'
@@ -120,13 +123,15 @@ final class Version20261125000003 extends AbstractMigration
                     WHEN 'lose' THEN f.nature <> 'outside' AND t.address = 'lost'
                     WHEN 'found' THEN f.address = 'lost' AND t.nature IN ('storage', 'unfiled')
                     WHEN 'discard' THEN f.nature <> 'outside' AND t.address IN ('used up', 'recycled', 'given away', 'sold')
-                    WHEN 'count' THEN (f.address = 'counted' AND t.nature IN ('storage', 'unfiled')) OR (f.nature IN ('storage', 'unfiled') AND t.address = 'counted')
+                    WHEN 'count' THEN (f.address = 'counted' AND t.nature IN ('storage', 'unfiled')) OR (f.nature IN ('storage', 'unfiled')
+                        AND t.address = 'counted')
                     ELSE 0 END)
             BEGIN SELECT RAISE(ABORT, 'law 1: a reason links certain places only'); END
             SQL,
         <<<'SQL'
             CREATE TRIGGER place_retires_empty BEFORE UPDATE OF retired_at ON place
-            WHEN NEW.retired_at IS NOT NULL AND OLD.retired_at IS NULL AND (EXISTS (SELECT 1 FROM balance WHERE place_id = OLD.id) OR EXISTS (SELECT 1 FROM item WHERE home_id = OLD.id))
+            WHEN NEW.retired_at IS NOT NULL AND OLD.retired_at IS NULL AND (EXISTS (SELECT 1 FROM balance WHERE place_id = OLD.id)
+                OR EXISTS (SELECT 1 FROM item WHERE home_id = OLD.id))
             BEGIN SELECT RAISE(ABORT, 'a place is taken out of use empty'); END
             SQL,
         'DROP TRIGGER tracking_is_kept',
@@ -143,11 +148,13 @@ final class Version20261125000003 extends AbstractMigration
     private function indexColoursAndSizes(): void
     {
         $rows = $this->connection->fetchAllAssociative('SELECT i.id, i.name, i.colour, i.note, f.words FROM item i JOIN finder f ON f.rowid = 2 * i.id');
-        foreach ($rows as $row) {
-            $colour = null === $row['colour'] ? '' : ColourWords::wordsFor(Srgb::ofHex((string) $row['colour']));
-            $more = trim($colour.' '.SizeWords::in($row['name'].' '.$row['note']));
+        foreach (Row::each($rows, static fn (Row $row): Row => $row) as $row) {
+            $hex = $row->textOrNull('colour');
+            $colour = null === $hex ? '' : ColourWords::wordsFor(Srgb::ofHex($hex));
+            $more = trim($colour.' '.SizeWords::in($row->text('name').' '.$row->text('note')));
             if ('' !== $more) {
-                $this->connection->executeStatement('UPDATE finder SET words = ? WHERE rowid = ?', [$row['words'].' '.$more, 2 * (int) $row['id']]);
+                $words = $row->text('words').' '.$more;
+                $this->connection->executeStatement('UPDATE finder SET words = ? WHERE rowid = ?', [$words, 2 * $row->int('id')]);
             }
         }
     }

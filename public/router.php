@@ -3,8 +3,15 @@
 declare(strict_types=1);
 
 // Router of PHP's own server: built files with a long life, everything else to the application.
-$path = rawurldecode((string) parse_url($_SERVER['REQUEST_URI'] ?? '/', \PHP_URL_PATH));
-$types = ['css' => 'text/css; charset=utf-8', 'js' => 'text/javascript; charset=utf-8', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'txt' => 'text/plain; charset=utf-8', 'png' => 'image/png'];
+$path = rawurldecode((string) parse_url(is_string($_SERVER['REQUEST_URI'] ?? null) ? $_SERVER['REQUEST_URI'] : '/', \PHP_URL_PATH));
+$types = [
+    'css' => 'text/css; charset=utf-8',
+    'js' => 'text/javascript; charset=utf-8',
+    'svg' => 'image/svg+xml',
+    'woff2' => 'font/woff2',
+    'txt' => 'text/plain; charset=utf-8',
+    'png' => 'image/png',
+];
 $file = realpath(__DIR__.$path);
 $type = $types[pathinfo($path, \PATHINFO_EXTENSION)] ?? null;
 if (false !== $file && null !== $type && str_starts_with($file, __DIR__.'/build/') && is_file($file)) {
@@ -12,7 +19,12 @@ if (false !== $file && null !== $type && str_starts_with($file, __DIR__.'/build/
     header('Content-Type: '.$type);
     header('ETag: '.$etag);
     header('X-Content-Type-Options: nosniff');
-    header('Cache-Control: '.(isset($_GET['v']) || 'woff2' === pathinfo($path, \PATHINFO_EXTENSION) ? 'public, max-age=31536000, immutable' : 'public, max-age=0, must-revalidate'));
+    header(
+        'Cache-Control: '.
+            (isset($_GET['v']) || 'woff2' === pathinfo($path, \PATHINFO_EXTENSION)
+                ? 'public, max-age=31536000, immutable'
+                : 'public, max-age=0, must-revalidate'),
+    );
     if (($_SERVER['HTTP_IF_NONE_MATCH'] ?? '') === $etag) {
         http_response_code(304);
     } else {

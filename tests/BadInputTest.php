@@ -64,7 +64,12 @@ final class BadInputTest extends RoomTestCase
         self::assertSame($quantity, $page->filter("#qty-{$this->card->id}")->attr('value'), 'what was typed is still there');
 
         $this->postAndFollow("/kits/{$this->kit}/pull");
-        $page = $this->post("/kits/{$this->kit}/pull/fewer", ['place' => 'C2', 'need' => $this->needId($this->kit, $this->card), 'quantity' => $quantity, '_form' => 'fewer-'.$this->needId($this->kit, $this->card)]);
+        $page = $this->post("/kits/{$this->kit}/pull/fewer", [
+            'place' => 'C2',
+            'need' => $this->needId($this->kit, $this->card),
+            'quantity' => $quantity,
+            '_form' => 'fewer-'.$this->needId($this->kit, $this->card),
+        ]);
         $this->assertCode(422);
         self::assertSame($before, $this->movements());
     }
@@ -120,8 +125,12 @@ final class BadInputTest extends RoomTestCase
 
     public function testWrongFractionsAreRefused(): void
     {
-        $this->database()->executeStatement("INSERT INTO item (name, kind, tracking, themes, hazards, home_id) SELECT 'Rope ribbon', 'ribbon', 'length', '[]', '[]', home_id FROM item WHERE id = ?", [$this->tern->id]);
-        $id = (int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Rope ribbon'");
+        $this->database()->executeStatement(
+            "INSERT INTO item (name, kind, tracking, themes, hazards, home_id) SELECT 'Rope ribbon', 'ribbon', 'length', '[]', '[]', home_id
+                FROM item WHERE id = ?",
+            [$this->tern->id],
+        );
+        $id = $this->number("SELECT id FROM item WHERE name = 'Rope ribbon'");
         foreach (['4 1/0', '1/0', 'a yard', '-2', '4 1 4'] as $length) {
             $page = $this->post("/items/{$id}/stock", ['quantity' => $length, 'address' => 'C4', 'from' => 'bought', '_form' => 'stock']);
             $this->assertCode(422, $length);
@@ -160,7 +169,7 @@ final class BadInputTest extends RoomTestCase
             $this->browser->request('POST', '/kits', ['name' => 'A kit', '_request' => $id]);
             $this->assertCode(422);
         }
-        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
+        self::assertSame(1, $this->number('SELECT count(*) FROM kit'));
     }
 
     public function testASingleThingThatSomebodyElseHasIsSaidSo(): void

@@ -23,7 +23,7 @@ final class CatalogueTest extends RoomTestCase
         self::assertStringContainsString('2 things for C1', $this->text());
         self::assertStringContainsString('You may already have this: Lighthouse & gulls, Two Bollards in C4', $this->text(), 'also by another maker');
         self::assertCount(1, $page->filter('tr.doubt'));
-        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM item'), 'nothing is written yet');
+        self::assertSame(1, $this->number('SELECT count(*) FROM item'), 'nothing is written yet');
         $this->browser->submit($page->filter('#preview form')->form());
         $this->browser->followRedirect();
         self::assertStringContainsString('Lighthouse and gulls and Petrels are in C1 now', $this->text());
@@ -57,7 +57,11 @@ final class CatalogueTest extends RoomTestCase
         self::assertCount(1, $page->filter('#quick-things[autofocus]'));
         $row = $this->database()->fetchAssociative("SELECT * FROM item WHERE name = 'Tern card'");
         self::assertNotFalse($row);
-        self::assertSame(['Marrowlight Paper', '["sea"]', 'paper', 'winter', '#1f5c6b'], [$row['maker'], $row['themes'], $row['kind'], $row['season'], $row['colour']], 'the colour of the same name is known');
+        self::assertSame(
+            ['Marrowlight Paper', '["sea"]', 'paper', 'winter', '#1f5c6b'],
+            [$row['maker'], $row['themes'], $row['kind'], $row['season'], $row['colour']],
+            'the colour of the same name is known',
+        );
     }
 
     public function testARecordByKindIsKeptFoundAndCopied(): void
@@ -66,7 +70,20 @@ final class CatalogueTest extends RoomTestCase
         [$ink] = $this->putInto('C3', 'Petrel ink');
         $page = $this->get("/items/{$ink->id}/edit");
         self::assertCount(1, $page->filter('#item-detail_cleans_with'), 'an ink is asked what it comes off with');
-        $this->browser->submit($page->selectButton('Write it down')->form(['detail_ink_type' => 'pigment', 'detail_cleans_with' => 'solvent cleaner', 'width' => '3', 'height' => '1', 'depth' => '3 3/4', 'grams' => '95 g', 'collection' => 'Harbour', 'season' => 'summer']));
+        $this->browser->submit(
+            $page
+                ->selectButton('Write it down')
+                ->form([
+                    'detail_ink_type' => 'pigment',
+                    'detail_cleans_with' => 'solvent cleaner',
+                    'width' => '3',
+                    'height' => '1',
+                    'depth' => '3 3/4',
+                    'grams' => '95 g',
+                    'collection' => 'Harbour',
+                    'season' => 'summer',
+                ]),
+        );
         $this->browser->followRedirect();
         self::assertStringContainsString('solvent cleaner', $this->text());
         $item = $this->item((int) $ink->id);
@@ -89,7 +106,10 @@ final class CatalogueTest extends RoomTestCase
         [$gulls, $terns, $puffins] = $this->putInto('C1', 'Gulls; A; 1; sea', 'Terns; B', 'Puffins; C');
         $this->postAndFollow('/stores/places/C1/several', ['items' => [$gulls->id, $terns->id], 'maker' => 'Oddling', 'theme' => 'seabirds', 'to' => 'C4']);
         $this->entities()->clear();
-        self::assertSame(['Oddling', ['sea', 'seabirds'], 'C4'], [$this->item((int) $gulls->id)->maker, $this->item((int) $gulls->id)->themes, $this->item((int) $gulls->id)->home?->address]);
+        self::assertSame(
+            ['Oddling', ['sea', 'seabirds'], 'C4'],
+            [$this->item((int) $gulls->id)->maker, $this->item((int) $gulls->id)->themes, $this->item((int) $gulls->id)->home?->address],
+        );
         self::assertSame(['Oddling', ['seabirds']], [$this->item((int) $terns->id)->maker, $this->item((int) $terns->id)->themes]);
         self::assertSame(['C', []], [$this->item((int) $puffins->id)->maker, $this->item((int) $puffins->id)->themes]);
         self::assertArrayHasKey('C4', $this->balances($gulls));
@@ -120,7 +140,12 @@ final class CatalogueTest extends RoomTestCase
     {
         $file = tempnam(sys_get_temp_dir(), 'photo');
         file_put_contents((string) $file, $content);
-        $this->browser->request('POST', "/items/{$item}/photo", ['_request' => (string) Uuid::v7(), '_form' => 'photo'], ['photo' => new UploadedFile((string) $file, $name, test: true)]);
+        $this->browser->request(
+            'POST',
+            "/items/{$item}/photo",
+            ['_request' => (string) Uuid::v7(), '_form' => 'photo'],
+            ['photo' => new UploadedFile((string) $file, $name, test: true)],
+        );
     }
 
     /** A picture 60 × 40, left half red and right half blue, with an EXIF block that says how it was held and where. */
@@ -143,7 +168,10 @@ final class CatalogueTest extends RoomTestCase
     {
         $this->furnish();
         [$gulls] = $this->putInto('C1', 'Gulls');
-        foreach ([1 => [60, 40, 'red', 'left'], 3 => [60, 40, 'blue', 'left'], 6 => [40, 60, 'red', 'top'], 8 => [40, 60, 'blue', 'top']] as $orientation => [$width, $height, $colour, $side]) {
+        foreach (
+            [1 => [60, 40, 'red', 'left'], 3 => [60, 40, 'blue', 'left'], 6 => [40, 60, 'red', 'top'],
+                8 => [40, 60, 'blue', 'top']] as $orientation => [$width, $height, $colour, $side]
+        ) {
             $this->upload((int) $gulls->id, $this->jpeg($orientation), 'gulls.jpg');
             $this->assertCode(303);
             $this->entities()->clear();
@@ -191,7 +219,11 @@ final class CatalogueTest extends RoomTestCase
         yield 'a GIF' => ["GIF89a\1\0\1\0\x80\0\0\0\0\0\xff\xff\xff!\xf9\4\1\0\0\0\0,\0\0\0\0\1\0\1\0\0\2\2D\1\0;", 'gulls.gif', 'no JPEG, PNG or WebP'];
         yield 'an SVG' => ['<svg xmlns="http://www.w3.org/2000/svg"><script>1</script></svg>', 'gulls.svg', 'no JPEG, PNG or WebP'];
         yield 'nothing' => ['', 'gulls.jpg', 'no JPEG, PNG or WebP'];
-        yield 'a head of a million million pixels' => ["\x89PNG\r\n\x1a\n\0\0\0\rIHDR\0\x0f\x42\x40\0\x0f\x42\x40\x08\2\0\0\0".str_repeat('x', 50), 'gulls.png', '40 million pixels'];
+        yield 'a head of a million million pixels' => [
+            "\x89PNG\r\n\x1a\n\0\0\0\rIHDR\0\x0f\x42\x40\0\x0f\x42\x40\x08\2\0\0\0".str_repeat('x', 50),
+            'gulls.png',
+            '40 million pixels',
+        ];
         yield 'a file of 16 MB' => [str_repeat("\xff\xd8\xff\xe0 large ", 1_500_000), 'gulls.jpg', 'larger than 15 MB'];
     }
 
@@ -257,7 +289,14 @@ final class CatalogueTest extends RoomTestCase
         $page = $this->get('/stores/places/C1');
         self::assertStringContainsString('1 thing does not belong here', $this->text());
         self::assertStringContainsString('die, not stamp set', $this->text());
-        $page = $this->postAndFollow('/stores/places/C1', ['scheme' => 'name', 'says_kind' => 'stamp set', 'also_kinds' => ['die', 'nonsense'], 'inner_width' => '10', 'inner_height' => '3', 'inner_depth' => '12']);
+        $page = $this->postAndFollow('/stores/places/C1', [
+            'scheme' => 'name',
+            'says_kind' => 'stamp set',
+            'also_kinds' => ['die', 'nonsense'],
+            'inner_width' => '10',
+            'inner_height' => '3',
+            'inner_depth' => '12',
+        ]);
         self::assertStringNotContainsString('does not belong here', $this->text(), 'dies belong here, too');
         self::assertCount(1, $page->filter('[name="also_kinds[]"][checked]'));
         $this->database()->executeStatement('UPDATE item SET width = ?, height = ?, depth = ? WHERE id = ?', [14 * 8128, 8128, 13 * 8128, $die->id]);
@@ -275,7 +314,11 @@ final class CatalogueTest extends RoomTestCase
         $this->database()->executeStatement("UPDATE item SET season = ? WHERE name IN ('Snow', 'Frost')", [$season]);
         $this->postAndFollow('/stores/places/C5', ['name' => 'lanterns', 'scheme' => 'name', 'season' => $season]);
         $page = $this->get('/stores');
-        self::assertSame(['C4', 'C5'], $page->filter('.season .chip')->each(static fn ($chip): string => $chip->text()), 'what most of a place is for counts, too');
+        self::assertSame(
+            ['C4', 'C5'],
+            $page->filter('.season .chip')->each(static fn ($chip): string => $chip->text()),
+            'what most of a place is for counts, too',
+        );
         $this->database()->executeStatement("UPDATE item SET season = '' WHERE name = 'Snow'");
         self::assertSame(['C5'], $this->get('/stores')->filter('.season .chip')->each(static fn ($chip): string => $chip->text()));
     }
@@ -300,8 +343,25 @@ final class CatalogueTest extends RoomTestCase
         $this->furnish();
         [$gulls, $terns] = $this->putInto('C1', 'Lighthouse & gulls; Two Bollards; 1; sea; #1f5c6b', 'Terns; Oddling; 1; seabirds; #c02020');
         [$card] = $this->putInto('C2', 'Petrel card; Marrowlight Paper; 24; sea; #215f6e');
-        $this->postAndFollow("/items/{$terns->id}/edit", ['name' => 'Terns', 'kind' => 'stamp set', 'tracking' => 'one', 'sentiments' => 'Wishing you a safe harbour', 'width' => '4', 'height' => '5 1/4', 'themes' => 'seabirds', 'colour' => '#c02020']);
-        foreach (['lighthosue' => 'Lighthouse & gulls', 'safe harbor' => 'Terns', 'wihsing you' => 'Terns', 'petrl' => 'Petrel card', 'bolards' => 'Lighthouse & gulls'] as $typed => $found) {
+        $this->postAndFollow("/items/{$terns->id}/edit", [
+            'name' => 'Terns',
+            'kind' => 'stamp set',
+            'tracking' => 'one',
+            'sentiments' => 'Wishing you a safe harbour',
+            'width' => '4',
+            'height' => '5 1/4',
+            'themes' => 'seabirds',
+            'colour' => '#c02020',
+        ]);
+        foreach (
+            [
+                'lighthosue' => 'Lighthouse & gulls',
+                'safe harbor' => 'Terns',
+                'wihsing you' => 'Terns',
+                'petrl' => 'Petrel card',
+                'bolards' => 'Lighthouse & gulls',
+            ] as $typed => $found
+        ) {
             $this->get('/find?q='.urlencode($typed));
             self::assertStringContainsString($found, $this->text(), $typed);
             self::assertStringContainsString('Nothing here is written', $this->text(), $typed);

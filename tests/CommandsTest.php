@@ -20,10 +20,14 @@ final class CommandsTest extends TestCase
 {
     private const CUT = '{"unit": "in", "longest_cut": null, "smallest_strip": 0, "keep": {"short": 1, "long": 2},
         "pieces": [{"id": "panel", "w": "4 1/4", "h": "5 1/2", "qty": 8, "turn": true, "paper": "white-80"}],
-        "stock": [{"id": "ream", "w": "8 1/2", "h": 11, "qty": 50, "paper": "white-80", "kind": "sheet"}, {"id": "s-17", "w": 6, "h": 6, "qty": 1, "paper": "white-80", "kind": "scrap"}]}';
-    private const ROUND = '{"start": {"x": 0, "y": 0}, "end": {"x": 0, "y": 0}, "stops": [{"id": "C3", "x": 1200, "y": 300}, {"id": "D1", "x": 100, "y": 1800}], "obstacles": [{"x": 500, "y": 500, "w": 800, "h": 600}]}';
-    private const COLOUR = '{"pairs": [[{"lab": [50, 2.6772, -79.7751]}, {"lab": [50, 0, -82.7485]}], [{"hex": "#1f7a6d"}, {"hex": "#b5483a"}]], "sort": ["#b5483a", "#1f7a6d", "#808080"]}';
-    private const PAPER = '{"weights": [{"lb": 80, "basis": "cover"}, {"gsm": 300}], "stack": {"unit": "in", "w": 8.5, "h": 11, "gsm": 216, "grams": 521, "scale_error_grams": 1}}';
+        "stock": [{"id": "ream", "w": "8 1/2", "h": 11, "qty": 50, "paper": "white-80", "kind": "sheet"}, {"id": "s-17", "w": 6, "h": 6, "qty": 1,
+            "paper": "white-80", "kind": "scrap"}]}';
+    private const ROUND = '{"start": {"x": 0, "y": 0}, "end": {"x": 0, "y": 0}, "stops": [{"id": "C3", "x": 1200, "y": 300}, {"id": "D1", "x": 100,
+        "y": 1800}], "obstacles": [{"x": 500, "y": 500, "w": 800, "h": 600}]}';
+    private const COLOUR = '{"pairs": [[{"lab": [50, 2.6772, -79.7751]}, {"lab": [50, 0, -82.7485]}], [{"hex": "#1f7a6d"}, {"hex": "#b5483a"}]],
+        "sort": ["#b5483a", "#1f7a6d", "#808080"]}';
+    private const PAPER = '{"weights": [{"lb": 80, "basis": "cover"}, {"gsm": 300}], "stack": {"unit": "in", "w": 8.5, "h": 11, "gsm": 216,
+        "grams": 521, "scale_error_grams": 1}}';
 
     /** @var array<string, DocumentCommand>|null */
     private ?array $commands = null;
@@ -31,26 +35,49 @@ final class CommandsTest extends TestCase
     public function testTheExamplesOfTheContract(): void
     {
         $cut = $this->answer('cut', self::CUT);
-        self::assertSame(['complete', [], 2, 1, 2, true], [$cut['status'], $cut['unplaced'], $cut['sheets'], $cut['scraps'], $cut['sheets_bound'], $cut['optimal']]);
-        $round = $this->answer('round', '{"start": {"x": 0, "y": 0}, "end": {"x": 0, "y": 0}, "stops": [{"id": "C3", "x": 1200, "y": 300}], "obstacles": [{"x": 500, "y": 500, "w": 800, "h": 600}]}');
+        self::assertSame(
+            ['complete', [], 2, 1, 2, true],
+            [$cut['status'], $cut['unplaced'], $cut['sheets'], $cut['scraps'], $cut['sheets_bound'], $cut['optimal']],
+        );
+        $round = $this->answer(
+            'round',
+            '{"start": {"x": 0, "y": 0}, "end": {"x": 0, "y": 0}, "stops": [{"id": "C3", "x": 1200, "y": 300}], "obstacles": [{"x": 500, "y": 500,
+                "w": 800, "h": 600}]}',
+        );
         self::assertSame([['C3'], true], [$round['order'], $round['optimal']]);
         self::assertEqualsWithDelta(2473.9, $round['length'], 0.05);
         $colour = $this->answer('colour', self::COLOUR);
         self::assertEqualsWithDelta([2.0425, 50.2875], $colour['delta_e'], 0.00005);
         self::assertSame([['#b5483a', '#1f7a6d', '#808080'], ['red', 'green', 'neutral']], [$colour['sorted'], $colour['families']]);
         $paper = $this->answer('paper', self::PAPER);
-        self::assertEqualsWithDelta(216.3, $paper['weights'][0]['gsm'], 0.05);
-        self::assertSame(['gsm' => 300.0, 'lb' => null, 'basis' => null], $paper['weights'][1]);
-        self::assertSame([40, 40, 40], [$paper['stack']['sheets'], $paper['stack']['least'], $paper['stack']['most']]);
-        self::assertEqualsWithDelta(13.03, $paper['stack']['sheet_grams'], 0.005);
+        self::assertEqualsWithDelta(216.3, In::of($paper, 'weights', 0, 'gsm'), 0.05);
+        self::assertSame(['gsm' => 300.0, 'lb' => null, 'basis' => null], In::of($paper, 'weights', 1));
+        self::assertSame([40, 40, 40], [In::of($paper, 'stack', 'sheets'), In::of($paper, 'stack', 'least'), In::of($paper, 'stack', 'most')]);
+        self::assertEqualsWithDelta(13.03, In::of($paper, 'stack', 'sheet_grams'), 0.005);
     }
 
     /** Weights as the US trade's conversion tables print them, rounded to whole g/m²; from memory. */
     public function testWeightsAgreeWithTheTradesTables(): void
     {
-        foreach ([[20, 'bond', 75], [24, 'bond', 90], [60, 'text', 89], [80, 'text', 118], [100, 'text', 148], [65, 'cover', 176], [80, 'cover', 216], [100, 'cover', 270], [110, 'cover', 298], [90, 'index', 163], [110, 'index', 199], [100, 'tag', 163], [150, 'tag', 244]] as [$lb, $basis, $gsm]) {
-            $weight = $this->answer('paper', json_encode(['weights' => [['lb' => $lb, 'basis' => $basis]]], \JSON_THROW_ON_ERROR))['weights'][0];
-            self::assertEqualsWithDelta($gsm, $weight['gsm'], 1.0, "{$lb} lb {$basis}");
+        foreach (
+            [
+                [20, 'bond', 75],
+                [24, 'bond', 90],
+                [60, 'text', 89],
+                [80, 'text', 118],
+                [100, 'text', 148],
+                [65, 'cover', 176],
+                [80, 'cover', 216],
+                [100, 'cover', 270],
+                [110, 'cover', 298],
+                [90, 'index', 163],
+                [110, 'index', 199],
+                [100, 'tag', 163],
+                [150, 'tag', 244],
+            ] as [$lb, $basis, $gsm]
+        ) {
+            $answer = $this->answer('paper', json_encode(['weights' => [['lb' => $lb, 'basis' => $basis]]], \JSON_THROW_ON_ERROR));
+            self::assertEqualsWithDelta($gsm, In::of($answer, 'weights', 0, 'gsm'), 1.0, "{$lb} lb {$basis}");
         }
     }
 
@@ -60,11 +87,18 @@ final class CommandsTest extends TestCase
         mt_srand(500);
         for ($case = 0; $case < 300; ++$case) {
             [$gsm, $grams, $error] = [mt_rand(60, 350), mt_rand(1, 6000) / 4, mt_rand(0, 40) / 4];
-            $stack = $this->answer('paper', json_encode(['stack' => ['unit' => 'mm', 'w' => 210, 'h' => 297, 'gsm' => $gsm, 'grams' => $grams, 'scale_error_grams' => $error]], \JSON_THROW_ON_ERROR))['stack'];
+            $answer = $this->answer(
+                'paper',
+                json_encode(
+                    ['stack' => ['unit' => 'mm', 'w' => 210, 'h' => 297, 'gsm' => $gsm, 'grams' => $grams, 'scale_error_grams' => $error]],
+                    \JSON_THROW_ON_ERROR,
+                ),
+            );
+            [$sheets, $least, $most] = [In::of($answer, 'stack', 'sheets'), In::of($answer, 'stack', 'least'), In::of($answer, 'stack', 'most')];
             $sheet = 0.21 * 0.297 * $gsm;
             $possible = array_values(array_filter(range(0, 2000), static fn (int $n): bool => abs($n * $sheet - $grams) <= $error + 1e-9));
-            self::assertSame((int) round($grams / $sheet), $stack['sheets']);
-            self::assertSame([] === $possible ? [$stack['sheets'], $stack['sheets']] : [min($possible), max($possible)], [$stack['least'], $stack['most']]);
+            self::assertSame((int) round($grams / $sheet), $sheets);
+            self::assertSame([] === $possible ? [$sheets, $sheets] : [min($possible), max($possible)], [$least, $most]);
         }
     }
 
@@ -99,7 +133,12 @@ final class CommandsTest extends TestCase
         yield ['round', str_replace('"end": {"x": 0, "y": 0}', '"end": {"x": 0}', self::ROUND), 'end.y'];
         yield ['round', str_replace('"D1"', '"C3"', self::ROUND), 'stops[1].id'];
         yield ['round', str_replace('"w": 800', '"w": -800', self::ROUND), 'obstacles[0].w'];
-        yield ['round', '{"start": {"x": 0, "y": 0}, "end": null, "stops": [{"id": "a", "x": 150, "y": 150}], "obstacles": [{"x":0,"y":50,"w":300,"h":60},{"x":0,"y":190,"w":300,"h":60},{"x":50,"y":0,"w":60,"h":300},{"x":190,"y":0,"w":60,"h":300}]}', 'stops[0]'];
+        yield [
+            'round',
+            '{"start": {"x": 0, "y": 0}, "end": null, "stops": [{"id": "a", "x": 150, "y": 150}], "obstacles": [{"x":0,"y":50,"w":300,"h":60},
+                {"x":0,"y":190,"w":300,"h":60},{"x":50,"y":0,"w":60,"h":300},{"x":190,"y":0,"w":60,"h":300}]}',
+            'stops[0]',
+        ];
         yield ['colour', str_replace('#b5483a"}', '#b5483"}', self::COLOUR), 'pairs[1][1].hex'];
         yield ['colour', str_replace('[50, 0, -82.7485]', '[50, 0]', self::COLOUR), 'pairs[0][1].lab'];
         yield ['colour', str_replace('[50, 0, -82.7485]', '[50, "0", 3]', self::COLOUR), 'pairs[0][1].lab[1]'];
@@ -134,7 +173,7 @@ final class CommandsTest extends TestCase
             $json = 0 === mt_rand(0, 5) ? $this->tornText($examples[$command]) : $this->brokenTree($examples[$command]);
             try {
                 $answer = $this->answer($command, $json);
-                self::assertNotSame('', json_encode($answer, \JSON_THROW_ON_ERROR));
+                self::assertJson((string) json_encode($answer));
                 ++$answered;
             } catch (InvalidDocument $invalid) {
                 self::assertNotSame('', $invalid->getMessage());
@@ -148,14 +187,22 @@ final class CommandsTest extends TestCase
 
     public function testTheConsolePrintsOneDocumentAndTheRightStatus(): void
     {
-        foreach ([['lottel:paper', self::PAPER, 0], ['lottel:paper', '{"stack": 3}', 2], ['lottel:round', '', 2], ['lottel:colour', "\xff\xfe", 2], ['lottel:cut-plan', '{"unit": "in"}', 2]] as [$command, $json, $status]) {
+        foreach (
+            [
+                ['lottel:paper', self::PAPER, 0],
+                ['lottel:paper', '{"stack": 3}', 2],
+                ['lottel:round', '', 2],
+                ['lottel:colour', "\xff\xfe", 2],
+                ['lottel:cut-plan', '{"unit": "in"}', 2],
+            ] as [$command, $json, $status]
+        ) {
             $process = new Process(['php', 'bin/console', $command, '-'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
             $process->setInput($json);
             $process->run();
             self::assertSame($status, $process->getExitCode(), $process->getErrorOutput());
             $printed = json_decode($process->getOutput(), true);
             self::assertIsArray($printed);
-            self::assertSame(2 === $status, isset($printed['error']['field'], $printed['error']['message']));
+            self::assertSame(2 === $status, null !== In::of($printed, 'error', 'field') && null !== In::of($printed, 'error', 'message'));
             self::assertSame(1, substr_count(trim($process->getOutput()), "\n") + 1);
         }
         $missing = new Process(['php', 'bin/console', 'lottel:paper', '/no/such/file'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
@@ -166,7 +213,12 @@ final class CommandsTest extends TestCase
     /** @return array<string, mixed> */
     private function answer(string $command, string $json): array
     {
-        $commands = $this->commands ??= ['cut' => new CutPlanCommand(0.001), 'round' => new RoundCommand(), 'colour' => new ColourCommand(), 'paper' => new PaperCommand()];
+        $commands = $this->commands ??= [
+            'cut' => new CutPlanCommand(0.001),
+            'round' => new RoundCommand(),
+            'colour' => new ColourCommand(),
+            'paper' => new PaperCommand(),
+        ];
 
         return $commands[$command]->answer(Document::parse($json));
     }
@@ -191,7 +243,31 @@ final class CommandsTest extends TestCase
 
     private function breakOne(mixed &$node): void
     {
-        $junk = [null, true, '', 'x', -1, 0, 0.1, 1.5, 1e12, 1e-12, 99999999999999, '@infinite', '1/0', '4 1/4', [], ['a' => 1], [[1]], 'sheet', '#12345g', 7, 3, 12, '2 1/3'];
+        $junk = [
+            null,
+            true,
+            '',
+            'x',
+            -1,
+            0,
+            0.1,
+            1.5,
+            1e12,
+            1e-12,
+            99999999999999,
+            '@infinite',
+            '1/0',
+            '4 1/4',
+            [],
+            ['a' => 1],
+            [[1]],
+            'sheet',
+            '#12345g',
+            7,
+            3,
+            12,
+            '2 1/3',
+        ];
         if (!\is_array($node) || [] === $node || 0 === mt_rand(0, 6)) {
             $node = $junk[mt_rand(0, \count($junk) - 1)];
 

@@ -27,9 +27,9 @@ final class DiskTest extends OwnFileTestCase
     public function testAWriteThatCannotBeIsToldAndNothingTypedIsLost(string $trouble, string $message): void
     {
         $this->newRoom();
-        $item = (int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Gulls'");
+        $item = $this->number("SELECT id FROM item WHERE name = 'Gulls'");
         $this->postAndFollow("/items/{$item}/home", ['address' => 'C2']);
-        $step = (string) $this->database()->fetchOne('SELECT id FROM write_request ORDER BY at DESC, id DESC LIMIT 1');
+        $step = $this->word('SELECT id FROM write_request ORDER BY at DESC, id DESC LIMIT 1');
         $before = $this->movements();
         $things = implode("\n", array_map(static fn (int $n): string => "Thing number {$n}; Oddling; 3; sea", range(1, 400)));
         $release = $this->make($trouble);
@@ -76,7 +76,12 @@ final class DiskTest extends OwnFileTestCase
         $this->console('lottel:check');
         $file = $this->data.'/room.sqlite';
         $content = (string) file_get_contents($file);
-        foreach (['in the middle' => substr_replace($content, random_bytes(20000), 8192, 20000), 'its head' => substr_replace($content, str_repeat('x', 100), 0, 100)] as $where => $damaged) {
+        foreach (
+            [
+                'in the middle' => substr_replace($content, random_bytes(20000), 8192, 20000),
+                'its head' => substr_replace($content, str_repeat('x', 100), 0, 100),
+            ] as $where => $damaged
+        ) {
             file_put_contents($file, $damaged);
             $check = $this->command('lottel:check');
             self::assertSame(1, $check->run(), $where);
@@ -111,8 +116,18 @@ final class DiskTest extends OwnFileTestCase
             imagesetpixel($picture, mt_rand(0, 899), mt_rand(0, 699), mt_rand(0, 0xFFFFFF));
         }
         imagejpeg($picture, $this->data.'/new.jpg', 95);
-        $code = 'try { echo (new App\Catalogue\KeepPhoto($argv[1]))->keep(new Symfony\Component\HttpFoundation\File\UploadedFile($argv[2], "new.jpg", "image/jpeg", null, true)); } catch (App\Catalogue\InvalidPhoto $refused) { echo "refused: ", $refused->getMessage(); }';
-        $shell = \sprintf('trap "" XFSZ; ulimit -f 2; exec php -r %s %s %s', escapeshellarg('require "vendor/autoload.php"; '.$code), escapeshellarg($this->data), escapeshellarg($this->data.'/new.jpg'));
+        $code =
+            'try {
+                $file = new Symfony\Component\HttpFoundation\File\UploadedFile($argv[2], "new.jpg", "image/jpeg", null, true);
+                echo (new App\Catalogue\KeepPhoto($argv[1]))->keep($file);
+            }
+             catch (App\Catalogue\InvalidPhoto $refused) { echo "refused: ", $refused->getMessage(); }';
+        $shell = \sprintf(
+            'trap "" XFSZ; ulimit -f 2; exec php -r %s %s %s',
+            escapeshellarg('require "vendor/autoload.php"; '.$code),
+            escapeshellarg($this->data),
+            escapeshellarg($this->data.'/new.jpg'),
+        );
         $process = new Process(['bash', '-c', $shell], \dirname(__DIR__));
         $process->mustRun();
         self::assertStringStartsWith('refused: There is no room on the disk', $process->getOutput());
@@ -123,11 +138,16 @@ final class DiskTest extends OwnFileTestCase
     public function testAPhotoIsReadBeforeTheRoomIsLocked(): void
     {
         $this->newRoom();
-        $item = (int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Gulls'");
+        $item = $this->number("SELECT id FROM item WHERE name = 'Gulls'");
         $path = $this->data.'/not-a-picture.png';
         file_put_contents($path, 'no picture');
         $release = $this->make('locked');
-        $this->browser->request('POST', "/items/{$item}/photo", ['_request' => '0190aaaa-0000-7000-8000-000000000009', '_form' => 'photo'], ['photo' => new UploadedFile($path, 'x.png', 'image/png', null, true)]);
+        $this->browser->request(
+            'POST',
+            "/items/{$item}/photo",
+            ['_request' => '0190aaaa-0000-7000-8000-000000000009', '_form' => 'photo'],
+            ['photo' => new UploadedFile($path, 'x.png', 'image/png', null, true)],
+        );
         $this->assertCode(422, 'what is wrong with a picture is known without the lock');
         $release();
     }

@@ -39,7 +39,11 @@ final class FurnitureTest extends RoomTestCase
     {
         $this->furnish();
         $page = $this->get('/stores/new-unit');
-        $this->browser->submit($page->filter('form[action$="/new-unit"]')->form(['template' => 'chest', 'letters' => 'd', 'name' => 'flat files', 'row_heights' => '2, 2, 3 1/2', 'width' => '20']));
+        $this->browser->submit(
+            $page
+                ->filter('form[action$="/new-unit"]')
+                ->form(['template' => 'chest', 'letters' => 'd', 'name' => 'flat files', 'row_heights' => '2, 2, 3 1/2', 'width' => '20']),
+        );
         $this->browser->followRedirect();
         self::assertStringContainsString('D stands in the room with 3 places', $this->text());
         $place = $this->place('D3');
@@ -139,7 +143,10 @@ final class FurnitureTest extends RoomTestCase
             self::assertSame('C2', $this->item((int) $item->id)->home?->address);
         }
         self::assertArrayHasKey('C2.x', $this->balances($puffin));
-        self::assertSame(0, (int) $this->database()->fetchOne('SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.retired_at IS NOT NULL'));
+        self::assertSame(
+            0,
+            $this->number('SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.retired_at IS NOT NULL'),
+        );
         $this->get('/find?q=C3');
         self::assertStringNotContainsString('C3~', $this->text());
         $this->get('/log?item='.$terns->id);
@@ -217,7 +224,14 @@ final class FurnitureTest extends RoomTestCase
         self::assertSame(['D1', 'D2'], $this->addresses());
         self::assertArrayHasKey('D1', $this->balances($gulls));
         $unit = $this->database()->fetchAssociative("SELECT id, plan_x, plan_y, turn FROM unit WHERE letters = 'D'") ?: [];
-        $this->postAndFollow('/stores/plan/'.$this->database()->fetchOne('SELECT id FROM room'), ['unit' => [$unit['id']], 'x' => ['0'], 'y' => ['0'], 'turn' => ['0'], 'room_width' => '5 m', 'room_depth' => '4 m']);
+        $this->postAndFollow('/stores/plan/'.$this->number('SELECT id FROM room'), [
+            'unit' => [$unit['id']],
+            'x' => ['0'],
+            'y' => ['0'],
+            'turn' => ['0'],
+            'room_width' => '5 m',
+            'room_depth' => '4 m',
+        ]);
         self::assertStringContainsString('The plan is kept', $this->text(), 'what is gone stands in nobody’s way');
         foreach (['/stores', '/stores/plan', '/plan', '/log'] as $path) {
             $this->get($path);
@@ -231,19 +245,65 @@ final class FurnitureTest extends RoomTestCase
         $this->postAndFollow('/stores/new-unit', ['template' => 'chest', 'letters' => 'D', 'rows' => '2']);
         $this->postAndFollow('/stores/new-unit', ['template' => 'chest', 'letters' => 'E', 'rows' => '2']);
         $ids = $this->database()->fetchAllKeyValue('SELECT letters, id FROM unit');
-        $room = (int) $this->database()->fetchOne('SELECT id FROM room');
-        $fields = ['unit' => [$ids['C'], $ids['D'], $ids['E']], 'x' => ['0', '4000 mm', '500 mm'], 'y' => ['0', '0', '0'], 'turn' => ['0', '0', '0'], 'room_width' => '5 m', 'room_depth' => '4 m', 'door_at' => '10 mm', 'door_width' => '800 mm', 'fixture' => ['bench', ''], 'fixture_x' => ['2 m', ''], 'fixture_y' => ['1500 mm', ''], 'fixture_width' => ['100 cm', ''], 'fixture_depth' => ['600 mm', '']];
+        $room = $this->number('SELECT id FROM room');
+        $fields = [
+            'unit' => [$ids['C'], $ids['D'], $ids['E']],
+            'x' => ['0', '4000 mm', '500 mm'],
+            'y' => ['0', '0', '0'],
+            'turn' => ['0', '0', '0'],
+            'room_width' => '5 m',
+            'room_depth' => '4 m',
+            'door_at' => '10 mm',
+            'door_width' => '800 mm',
+            'fixture' => ['bench', ''],
+            'fixture_x' => ['2 m', ''],
+            'fixture_y' => ['1500 mm', ''],
+            'fixture_width' => ['100 cm', ''],
+            'fixture_depth' => ['600 mm', ''],
+        ];
         $this->postAndFollow("/stores/plan/{$room}", $fields);
-        self::assertSame(['C', 'E', 'D'], $this->database()->fetchFirstColumn('SELECT letters FROM unit ORDER BY walk'), 'the two that stand side by side follow each other');
-        foreach ([['x' => ['0', '100 mm', '500 mm']], ['x' => ['0', '4900 mm', '500 mm']], ['x' => ['0', '-5', '500 mm']], ['x' => ['0', 'far', '500 mm']], ['x' => ['0', '4000', '500 mm']], ['turn' => ['0', '45', '0']], ['room_width' => '1 mm'], ['door_at' => '4.9 m']] as $wrong) {
+        self::assertSame(
+            ['C', 'E', 'D'],
+            $this->database()->fetchFirstColumn('SELECT letters FROM unit ORDER BY walk'),
+            'the two that stand side by side follow each other',
+        );
+        foreach (
+            [
+                ['x' => ['0', '100 mm', '500 mm']],
+                ['x' => ['0', '4900 mm', '500 mm']],
+                ['x' => ['0', '-5', '500 mm']],
+                ['x' => ['0', 'far', '500 mm']],
+                ['x' => ['0', '4000', '500 mm']],
+                ['turn' => ['0', '45', '0']],
+                ['room_width' => '1 mm'],
+                ['door_at' => '4.9 m'],
+            ] as $wrong
+        ) {
             $this->post("/stores/plan/{$room}", $wrong + $fields + ['_form' => 'plan']);
             $this->assertCode(422, (string) json_encode($wrong));
-            self::assertEqualsCanonicalizing(($wrong + $fields)['x'], $this->browser->getCrawler()->filter('input[name="x[]"]')->each(static fn ($field): string => (string) $field->attr('value')), 'nothing typed is lost');
+            self::assertEqualsCanonicalizing(
+                ($wrong + $fields)['x'],
+                $this->browser->getCrawler()->filter('input[name="x[]"]')->each(static fn ($field): string => (string) $field->attr('value')),
+                'nothing typed is lost',
+            );
         }
-        $this->post("/stores/plan/{$room}", ['fixture' => ['bench', 'table'], 'fixture_x' => ['1', 'far'], 'fixture_y' => ['2', '3'], 'fixture_width' => ['4', '5'], 'fixture_depth' => ['6', '7'], '_form' => 'plan'] + $fields);
+        $this->post(
+            "/stores/plan/{$room}",
+            [
+                'fixture' => ['bench', 'table'],
+                'fixture_x' => ['1', 'far'],
+                'fixture_y' => ['2', '3'],
+                'fixture_width' => ['4', '5'],
+                'fixture_depth' => ['6', '7'],
+                '_form' => 'plan',
+            ] + $fields,
+        );
         $this->assertCode(422);
         self::assertStringContainsString('Say of table where it stands', $this->text());
-        self::assertSame(['1', 'far'], $this->browser->getCrawler()->filter('input[name="fixture_x[]"]')->each(static fn ($field): string => (string) $field->attr('value')));
+        self::assertSame(
+            ['1', 'far'],
+            $this->browser->getCrawler()->filter('input[name="fixture_x[]"]')->each(static fn ($field): string => (string) $field->attr('value')),
+        );
         $this->get('/stores/plan');
         self::assertCount(3, $this->browser->getCrawler()->filter('.fp-unit'));
         $this->postAndFollow('/stores/rooms', ['room_name' => 'Garage']);

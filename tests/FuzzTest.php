@@ -27,7 +27,11 @@ final class FuzzTest extends RoomTestCase
         $kit = $this->planKit('Kit', [[$card, 3]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         mt_srand(self::SEED);
-        $routes = array_filter($this->service(RouterInterface::class)->getRouteCollection()->all(), static fn (Route $route, string $name): bool => \in_array('POST', $route->getMethods(), true) && !\in_array($name, self::SETTLED, true), \ARRAY_FILTER_USE_BOTH);
+        $routes = array_filter(
+            $this->service(RouterInterface::class)->getRouteCollection()->all(),
+            static fn (Route $route, string $name): bool => \in_array('POST', $route->getMethods(), true) && !\in_array($name, self::SETTLED, true),
+            \ARRAY_FILTER_USE_BOTH,
+        );
         self::assertGreaterThan(59, \count($routes));
         $fields = $this->fields();
         self::assertGreaterThan(80, \count($fields));
@@ -40,14 +44,18 @@ final class FuzzTest extends RoomTestCase
             }
             $name = array_rand($routes);
             $path = (string) preg_replace_callback('/\{(\w+)\}/', fn (array $m): string => rawurlencode($this->inPath($m[1])), $routes[$name]->getPath());
-            $body = ['_request' => mt_rand(0, 30) ? (string) Uuid::v4() : $this->value(), '_form' => mt_rand(0, 5) ? 'item' : $this->value()];
+            $body = ['_request' => 0 !== mt_rand(0, 30) ? (string) Uuid::v4() : $this->value(), '_form' => 0 !== mt_rand(0, 5) ? 'item' : $this->value()];
             foreach ((array) array_rand($fields, mt_rand(2, 14)) as $key) {
                 $body[$fields[$key]] = $this->value();
             }
             $files = 'keep_photo' === $name ? ['photo' => $this->file()] : [];
             $this->browser->request('POST', $path, $body, $files);
             $code = $this->code();
-            self::assertLessThan(500, $code, "request {$n}: {$name} {$path} ".json_encode($body, \JSON_PARTIAL_OUTPUT_ON_ERROR).mb_substr($this->text(), 0, 300));
+            self::assertLessThan(
+                500,
+                $code,
+                "request {$n}: {$name} {$path} ".json_encode($body, \JSON_PARTIAL_OUTPUT_ON_ERROR).mb_substr($this->text(), 0, 300),
+            );
             if (400 === $code) {
                 self::assertStringNotContainsString('Something in Lottel broke', $this->text());
             }
@@ -71,7 +79,40 @@ final class FuzzTest extends RoomTestCase
     /** @return iterable<string, array{string}> */
     public static function brokenPaths(): iterable
     {
-        foreach (['/items/٣', '/items/१२', '/kits/٣/pull', '/stores/places/%00', '/stores/places/C1%00', '/stores/places/%FF%FE', '/stores/units/%00', '/stores/units/%F0%9F%90%A6', '/stores/labels/place/٣.svg', '/find?q=%00', '/find?q=%FF', '/find?colour=%00&panel=%00x%00', '/find?order[]=walk', '/log?from=2026-01-01%00', '/log?from=%00&until=%FF', '/log?older=٣', '/log?place=%00', '/log.csv?until=2026-02-30', '/stores/plan/99999999999999999999', '/scan?on=pull:٣', '/scan?on=file:999999999999999999', '/stores/places/lost/furniture', '/stores/places/not%20filed/furniture', '/stores/places/bought/label', '/stores/labels.pdf?wish=x', '/stores/labels.pdf?wish[]=%00&start=-1', '/plan?done=%00', '/plan?done[]=x', '/items/1/label?width=999999&height=%00', '/kits/1/version?seen=%00'] as $path) {
+        foreach (
+            [
+                '/items/٣',
+                '/items/१२',
+                '/kits/٣/pull',
+                '/stores/places/%00',
+                '/stores/places/C1%00',
+                '/stores/places/%FF%FE',
+                '/stores/units/%00',
+                '/stores/units/%F0%9F%90%A6',
+                '/stores/labels/place/٣.svg',
+                '/find?q=%00',
+                '/find?q=%FF',
+                '/find?colour=%00&panel=%00x%00',
+                '/find?order[]=walk',
+                '/log?from=2026-01-01%00',
+                '/log?from=%00&until=%FF',
+                '/log?older=٣',
+                '/log?place=%00',
+                '/log.csv?until=2026-02-30',
+                '/stores/plan/99999999999999999999',
+                '/scan?on=pull:٣',
+                '/scan?on=file:999999999999999999',
+                '/stores/places/lost/furniture',
+                '/stores/places/not%20filed/furniture',
+                '/stores/places/bought/label',
+                '/stores/labels.pdf?wish=x',
+                '/stores/labels.pdf?wish[]=%00&start=-1',
+                '/plan?done=%00',
+                '/plan?done[]=x',
+                '/items/1/label?width=999999&height=%00',
+                '/kits/1/version?seen=%00',
+            ] as $path
+        ) {
             yield $path => [$path];
         }
     }
@@ -92,14 +133,21 @@ final class FuzzTest extends RoomTestCase
 
     public function testTwoWhoOpenTheSameRoomAtOnceGetOneRoom(): void
     {
-        $fields = ['room' => 'The back room', 'measure' => 'mm', 'name' => 'Nell', 'login' => 'nell', 'password' => 'nells-password', 'time_zone' => 'Europe/Oslo'];
+        $fields = [
+            'room' => 'The back room',
+            'measure' => 'mm',
+            'name' => 'Nell',
+            'login' => 'nell',
+            'password' => 'nells-password',
+            'time_zone' => 'Europe/Oslo',
+        ];
         $this->browser->request('POST', '/begin', $fields);
         $this->assertCode(303);
         $this->browser->restart();
         $this->browser->request('POST', '/begin', ['login' => 'other'] + $fields);
         $this->assertCode(302);
         self::assertSame('/sign-in', parse_url((string) $this->browser->getResponse()->headers->get('Location'), \PHP_URL_PATH));
-        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM account'));
+        self::assertSame(1, $this->number('SELECT count(*) FROM account'));
     }
 
     /** @return list<string> every field that a controller reads */
@@ -116,7 +164,72 @@ final class FuzzTest extends RoomTestCase
 
     private function value(): mixed
     {
-        $values = ['', '0', '1', '2', '-1', '3.5', '1/0', '4 1/4', '99999999999999999999', 'full', 'half', '5 m', '2 yd', 'C1', 'C2', 'c3', 'C99', 'not filed', 'lost', 'given', 'tray 1', 'C1.a', '~1', 'navy', '#1f5c6b', '#12', 'one', 'count', 'length', 'level', 'in', 'mm', 'paper', 'stamp set', 'name', 'colour', 'sea', 'winter', 'grid', 'across', 'front', 'chest', 'cubes', 'bought', 'Europe/Oslo', 'Mars/Base', '2026-02-30', "2026-01-01\0", "a\0b", "\xff\xfe", '🐦', '٣', 'עוף', "line\nline; ; 3\nribbon;;x", str_repeat('x', 5000), "'; DROP TABLE item; --", '<b>', 'pull:1', 'file:2', '{}', 'Gulls', 'Petrel ink', 'longenough password', 'theme=sea&kind=paper'];
+        $values = [
+            '',
+            '0',
+            '1',
+            '2',
+            '-1',
+            '3.5',
+            '1/0',
+            '4 1/4',
+            '99999999999999999999',
+            'full',
+            'half',
+            '5 m',
+            '2 yd',
+            'C1',
+            'C2',
+            'c3',
+            'C99',
+            'not filed',
+            'lost',
+            'given',
+            'tray 1',
+            'C1.a',
+            '~1',
+            'navy',
+            '#1f5c6b',
+            '#12',
+            'one',
+            'count',
+            'length',
+            'level',
+            'in',
+            'mm',
+            'paper',
+            'stamp set',
+            'name',
+            'colour',
+            'sea',
+            'winter',
+            'grid',
+            'across',
+            'front',
+            'chest',
+            'cubes',
+            'bought',
+            'Europe/Oslo',
+            'Mars/Base',
+            '2026-02-30',
+            "2026-01-01\0",
+            "a\0b",
+            "\xff\xfe",
+            '🐦',
+            '٣',
+            'עוף',
+            "line\nline; ; 3\nribbon;;x",
+            str_repeat('x', 5000),
+            "'; DROP TABLE item; --",
+            '<b>',
+            'pull:1',
+            'file:2',
+            '{}',
+            'Gulls',
+            'Petrel ink',
+            'longenough password',
+            'theme=sea&kind=paper',
+        ];
         $pick = mt_rand(0, \count($values) + 3);
 
         return match (true) {
@@ -141,7 +254,22 @@ final class FuzzTest extends RoomTestCase
 
     private function readingPath(): string
     {
-        return ['/stores/places/C1', '/items/'.mt_rand(1, 9), '/kits/'.mt_rand(1, 4), '/kits/1/pull', '/kits/1/make', '/kits/1/return', '/log', '/find?q=petrel', '/stores', '/stores/queue', '/upkeep', '/stores/plan', '/stores/units/C', '/stores/places/C2/furniture'][mt_rand(0, 13)];
+        return [
+            '/stores/places/C1',
+            '/items/'.mt_rand(1, 9),
+            '/kits/'.mt_rand(1, 4),
+            '/kits/1/pull',
+            '/kits/1/make',
+            '/kits/1/return',
+            '/log',
+            '/find?q=petrel',
+            '/stores',
+            '/stores/queue',
+            '/upkeep',
+            '/stores/plan',
+            '/stores/units/C',
+            '/stores/places/C2/furniture',
+        ][mt_rand(0, 13)];
     }
 
     private function file(): UploadedFile
@@ -149,6 +277,6 @@ final class FuzzTest extends RoomTestCase
         $path = (string) tempnam(sys_get_temp_dir(), 'lottel-fuzz');
         file_put_contents($path, ["\x89PNG\r\n", '', random_bytes(40), "GIF89a\0\0"][mt_rand(0, 3)]);
 
-        return new UploadedFile($path, 'x.png', 'image/png', mt_rand(0, 4) ? null : \UPLOAD_ERR_PARTIAL, true);
+        return new UploadedFile($path, 'x.png', 'image/png', 0 !== mt_rand(0, 4) ? null : \UPLOAD_ERR_PARTIAL, true);
     }
 }

@@ -34,11 +34,66 @@ final class KitStagesTest extends RoomTestCase
     public static function actions(): iterable
     {
         $expected = [
-            'planned' => ['pull' => 303, 'end' => 409, 'take' => 409, 'use' => 409, 'finish' => 409, 'return' => 409, 'home' => 409, 'lost' => 409, 'close' => 303, 'add' => 303],
-            'pulling' => ['pull' => 303, 'end' => 303, 'take' => 303, 'use' => 422, 'finish' => 303, 'return' => 303, 'home' => 422, 'lost' => 422, 'close' => 303, 'add' => 303],
-            'making' => ['pull' => 303, 'end' => 303, 'take' => 409, 'use' => 303, 'finish' => 303, 'return' => 303, 'home' => 303, 'lost' => 303, 'close' => 409, 'add' => 303],
-            'returning' => ['pull' => 303, 'end' => 303, 'take' => 409, 'use' => 303, 'finish' => 303, 'return' => 303, 'home' => 303, 'lost' => 303, 'close' => 409, 'add' => 303],
-            'closed' => ['pull' => 409, 'end' => 409, 'take' => 409, 'use' => 409, 'finish' => 409, 'return' => 409, 'home' => 409, 'lost' => 409, 'close' => 409, 'add' => 409],
+            'planned' => [
+                'pull' => 303,
+                'end' => 409,
+                'take' => 409,
+                'use' => 409,
+                'finish' => 409,
+                'return' => 409,
+                'home' => 409,
+                'lost' => 409,
+                'close' => 303,
+                'add' => 303,
+            ],
+            'pulling' => [
+                'pull' => 303,
+                'end' => 303,
+                'take' => 303,
+                'use' => 422,
+                'finish' => 303,
+                'return' => 303,
+                'home' => 422,
+                'lost' => 422,
+                'close' => 303,
+                'add' => 303,
+            ],
+            'making' => [
+                'pull' => 303,
+                'end' => 303,
+                'take' => 409,
+                'use' => 303,
+                'finish' => 303,
+                'return' => 303,
+                'home' => 303,
+                'lost' => 303,
+                'close' => 409,
+                'add' => 303,
+            ],
+            'returning' => [
+                'pull' => 303,
+                'end' => 303,
+                'take' => 409,
+                'use' => 303,
+                'finish' => 303,
+                'return' => 303,
+                'home' => 303,
+                'lost' => 303,
+                'close' => 409,
+                'add' => 303,
+            ],
+            'closed' => [
+                'pull' => 409,
+                'end' => 409,
+                'take' => 409,
+                'use' => 409,
+                'finish' => 409,
+                'return' => 409,
+                'home' => 409,
+                'lost' => 409,
+                'close' => 409,
+                'add' => 409,
+            ],
         ];
         foreach ($expected as $stage => $actions) {
             foreach ($actions as $action => $status) {
@@ -63,7 +118,7 @@ final class KitStagesTest extends RoomTestCase
 
     public function testAStepThatFailsHalfWayWritesNothing(): void
     {
-        $kits = (int) $this->database()->fetchOne('SELECT count(*) FROM kit');
+        $kits = $this->number('SELECT count(*) FROM kit');
         $id = (string) Uuid::v7();
         try {
             $this->service(WriteOnce::class)->do($id, $this->account('olive'), function (Step $step): Outcome {
@@ -74,7 +129,7 @@ final class KitStagesTest extends RoomTestCase
         } catch (\DomainException $failed) {
             self::assertSame('the lamp went out', $failed->getMessage());
         }
-        self::assertSame($kits, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
+        self::assertSame($kits, $this->number('SELECT count(*) FROM kit'));
         $again = $this->service(WriteOnce::class)->do($id, $this->account('olive'), static fn (): Outcome => Outcome::final('/', 'its id can be used again'));
         self::assertSame('its id can be used again', $again->said);
     }
@@ -97,7 +152,13 @@ final class KitStagesTest extends RoomTestCase
         $this->bringTo('returning');
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->tern->id], 'cared' => ['inky']]);
         $this->postAndFollow("/kits/{$this->kit}/make/more", ['item' => $this->tern->id]);
-        self::assertSame('tray 1', $this->database()->fetchOne("SELECT p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? AND p.nature <> 'outside'", [$this->tern->id]));
+        self::assertSame(
+            'tray 1',
+            $this->database()->fetchOne(
+                "SELECT p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? AND p.nature <> 'outside'",
+                [$this->tern->id],
+            ),
+        );
     }
 
     private function bringTo(string $stage): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Database\Row;
 use App\Labels\SimulatedTapePrinter;
 use Lottel\Core\Label\ScanCode;
 use Lottel\Core\Label\Tape;
@@ -18,12 +19,12 @@ final class LabelsTest extends RoomTestCase
     /** @return list<int> the waiting labels of places, by id */
     private function wishes(): array
     {
-        return array_map(intval(...), $this->database()->fetchFirstColumn('SELECT id FROM label_wish ORDER BY id'));
+        return array_map(Row::number(...), $this->database()->fetchFirstColumn('SELECT id FROM label_wish ORDER BY id'));
     }
 
     private function body(): string
     {
-        return (string) $this->browser->getInternalResponse()->getContent();
+        return $this->browser->getInternalResponse()->getContent();
     }
 
     private function run_(string $content, string $extension, string ...$command): string
@@ -48,7 +49,7 @@ final class LabelsTest extends RoomTestCase
     /** @return list<string> what the codes in a picture say */
     private function codesIn(string $png): array
     {
-        $read = array_filter(explode("\n", trim($this->run_($png, 'png', 'zbarimg', '--quiet', '--raw', '-Sdisable', '-Sqrcode.enable', 'FILE'))));
+        $read = array_filter(explode("\n", trim($this->run_($png, 'png', 'zbarimg', '--quiet', '--raw', '-Sdisable', '-Sqrcode.enable', 'FILE'))), static fn (string $line): bool => '' !== $line);
         sort($read);
 
         return $read;
@@ -75,7 +76,10 @@ final class LabelsTest extends RoomTestCase
         $words = $this->run_($pdf, 'pdf', 'pdftotext', '-bbox', 'FILE', '-');
         // Begin with label 5 of a 3 × 8 sheet of 70 × 36 mm, upper margin 4.5 mm; a drawer label is 70 × 25 mm and lies in the middle.
         foreach (['C1' => [1, 1], 'C2' => [2, 1], 'C3' => [0, 2], 'C4' => [1, 2], 'C5' => [2, 2]] as $address => [$column, $row]) {
-            [$left, $top, , $bottom] = array_map(static fn (float $points): float => $points / self::POINTS_PER_MM, $this->numbers('/xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">'.$address.'</', $words));
+            [$left, $top, , $bottom] = array_map(
+                static fn (float $points): float => $points / self::POINTS_PER_MM,
+                $this->numbers('/xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">'.$address.'</', $words),
+            );
             self::assertEqualsWithDelta(70 * $column + 2, $left, 0.6, $address.' begins 2 mm from the edge of its label');
             self::assertGreaterThan(4.5 + 36 * $row + 5.5, ($top + $bottom) / 2, 'not above its label');
             self::assertLessThan(4.5 + 36 * $row + 30.5, $bottom, 'not below it');
@@ -104,7 +108,14 @@ final class LabelsTest extends RoomTestCase
     {
         $this->furnish();
         $wishes = $this->wishes();
-        foreach ([['wish' => [], 'sheet' => 'a4-24', 'start' => 1], ['wish' => $wishes, 'sheet' => 'a4-65', 'start' => 1], ['wish' => $wishes, 'sheet' => 'a4-24', 'start' => 25], ['wish' => $wishes, 'sheet' => 'a4-24', 'start' => 'x']] as $query) {
+        foreach (
+            [
+                ['wish' => [], 'sheet' => 'a4-24', 'start' => 1],
+                ['wish' => $wishes, 'sheet' => 'a4-65', 'start' => 1],
+                ['wish' => $wishes, 'sheet' => 'a4-24', 'start' => 25],
+                ['wish' => $wishes, 'sheet' => 'a4-24', 'start' => 'x'],
+            ] as $query
+        ) {
             $this->get('/stores/labels.pdf?'.http_build_query($query));
             $this->assertCode(422, (string) json_encode($query));
             self::assertCount(1, $this->browser->getCrawler()->filter('.problem'));
@@ -114,9 +125,21 @@ final class LabelsTest extends RoomTestCase
     public function testASheetOfOnesOwn(): void
     {
         $this->furnish();
-        $own = ['sheet_name' => 'round ones', 'page_width' => '210 mm', 'page_height' => '297 mm', 'left' => '10 mm', 'top' => '10.5 mm', 'sheet_columns' => '2', 'sheet_rows' => '6', 'label_width' => '90 mm', 'label_height' => '40 mm', 'gap_across' => '5 mm', 'gap_down' => '2 mm'];
+        $own = [
+            'sheet_name' => 'round ones',
+            'page_width' => '210 mm',
+            'page_height' => '297 mm',
+            'left' => '10 mm',
+            'top' => '10.5 mm',
+            'sheet_columns' => '2',
+            'sheet_rows' => '6',
+            'label_width' => '90 mm',
+            'label_height' => '40 mm',
+            'gap_across' => '5 mm',
+            'gap_down' => '2 mm',
+        ];
         $this->postAndFollow('/stores/labels/sheets', $own);
-        $key = 'own-'.$this->database()->fetchOne('SELECT id FROM label_sheet');
+        $key = 'own-'.$this->number('SELECT id FROM label_sheet');
         $this->get('/stores/labels.pdf?'.http_build_query(['wish' => $this->wishes(), 'sheet' => $key, 'start' => 12]));
         self::assertMatchesRegularExpression('/Pages: +2\n/', $this->run_($this->body(), 'pdf', 'pdfinfo', 'FILE'), 'one on the first page, four on the next');
         foreach ([['sheet_columns' => '3'], ['label_height' => '60 mm'], ['label_width' => '2 mm'], ['sheet_name' => ''], ['page_width' => 'wide']] as $wrong) {
@@ -214,7 +237,17 @@ final class LabelsTest extends RoomTestCase
         $status = $printer->status();
         self::assertSame(['C2', 'C1'], array_column($status->last, 'text'));
         self::assertMatchesRegularExpression('/height="18mm"/', $status->last[0]['svg']);
-        self::assertSame(SimulatedTapePrinter::FULL - array_sum(array_map(static fn (array $tape): int => preg_match('/width="([\d.]+)mm"/', $tape['svg'], $m) ? (int) round(10 * (float) $m[1]) : 0, $status->last)), $status->left, 'so much tape is gone as was cut off');
+        self::assertSame(
+            SimulatedTapePrinter::FULL -
+                array_sum(
+                    array_map(
+                        static fn (array $tape): int => 1 === preg_match('/width="([\d.]+)mm"/', $tape['svg'], $m) ? (int) round(10 * (float) $m[1]) : 0,
+                        $status->last,
+                    ),
+                ),
+            $status->left,
+            'so much tape is gone as was cut off',
+        );
 
         $this->postAndFollow('/stores/tape/set', ['do' => 'jam', 'tape' => '18']);
         $this->post('/stores/tape', ['tape' => '18', 'wish' => [$third]]);
@@ -238,7 +271,7 @@ final class LabelsTest extends RoomTestCase
         for ($label = 0; $label < 14; ++$label) {
             $this->postAndFollow('/stores/tape/set', ['do' => 'load', 'tape' => '6']);
             $this->postAndFollow('/stores/labels/place/'.$this->place('C1')->id.'/wish', ['format' => 'front']);
-            $this->postAndFollow('/stores/tape', ['tape' => '6', 'wish' => [(int) $this->database()->fetchOne('SELECT max(id) FROM label_wish')]]);
+            $this->postAndFollow('/stores/tape', ['tape' => '6', 'wish' => [$this->number('SELECT max(id) FROM label_wish')]]);
         }
         self::assertCount(12, $printer->status()->last, 'the last ones are kept');
         $this->postAndFollow('/stores/tape/set', ['do' => 'forget', 'tape' => '6']);

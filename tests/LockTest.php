@@ -14,7 +14,7 @@ final class LockTest extends OwnFileTestCase
         $other = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
         $other->exec('PRAGMA busy_timeout = 0');
         $this->database()->beginTransaction();
-        self::assertSame('0', (string) $this->database()->fetchOne('SELECT count(*) FROM item'));
+        self::assertSame('0', $this->word('SELECT count(*) FROM item'));
         try {
             $other->exec('BEGIN IMMEDIATE');
             self::fail('Another could write in between.');
@@ -24,6 +24,13 @@ final class LockTest extends OwnFileTestCase
         $this->database()->rollBack();
         $other->exec('BEGIN IMMEDIATE');
         $other->exec('ROLLBACK');
-        self::assertSame([1, 2, 'wal'], [(int) $this->database()->fetchOne('PRAGMA foreign_keys'), (int) $this->database()->fetchOne('PRAGMA synchronous'), $this->database()->fetchOne('PRAGMA journal_mode')]);
+        self::assertSame(
+            [1, 2, 'wal'],
+            [
+                $this->number('PRAGMA foreign_keys'),
+                $this->number('PRAGMA synchronous'),
+                $this->database()->fetchOne('PRAGMA journal_mode'),
+            ],
+        );
     }
 }

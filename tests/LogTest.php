@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Catalogue\Item;
+use App\Database\Row;
 use App\Log\AuditReading;
 use App\Log\LogBook;
 use App\Steps\Step;
@@ -35,19 +36,38 @@ final class LogTest extends RoomTestCase
         $insert = 'INSERT INTO movement (item_id, from_id, to_id, account_id, reverses_id, quantity, at, reason, request_id)';
         yield 'a line changed' => ['UPDATE movement SET quantity = 2'];
         yield 'a line deleted' => ['DELETE FROM movement'];
-        yield 'a line replaced' => ['INSERT OR REPLACE INTO movement (id, item_id, from_id, to_id, account_id, quantity, at, reason, request_id) SELECT id, item_id, from_id, to_id, account_id, 99, at, reason, request_id FROM movement WHERE quantity = 24'];
+        yield 'a line replaced' => [
+            'INSERT OR REPLACE INTO movement (id, item_id, from_id, to_id, account_id, quantity, at, reason, request_id)
+                SELECT id, item_id, from_id, to_id, account_id, 99, at, reason, request_id FROM movement WHERE quantity = 24',
+        ];
         yield 'nothing moved' => ["$insert SELECT item_id, from_id, to_id, account_id, NULL, 0, at, reason, request_id FROM movement"];
         yield 'moved nowhere' => ["$insert SELECT item_id, to_id, to_id, account_id, NULL, 1, at, reason, request_id FROM movement"];
-        yield 'outside to outside' => ["$insert SELECT item_id, from_id, (SELECT id FROM place WHERE address = 'lost'), account_id, NULL, 1, at, reason, request_id FROM movement"];
-        yield 'two of one' => ["$insert SELECT m.item_id, from_id, to_id, account_id, NULL, 2, at, reason, request_id FROM movement m JOIN item i ON i.id = m.item_id WHERE i.tracking = 'one'"];
-        yield 'a crooked reversal' => ["$insert SELECT item_id, to_id, from_id, account_id, id, quantity - 1, at, 'reverse', request_id FROM movement WHERE quantity = 24"];
-        yield 'a reversal of nothing' => ["$insert SELECT item_id, to_id, from_id, account_id, NULL, quantity, at, 'reverse', request_id FROM movement"];
+        yield 'outside to outside' => [
+            "$insert SELECT item_id, from_id, (SELECT id FROM place WHERE address = 'lost'), account_id, NULL, 1, at, reason, request_id FROM movement",
+        ];
+        yield 'two of one' => [
+            "$insert SELECT m.item_id, from_id, to_id, account_id, NULL, 2, at, reason, request_id FROM movement m JOIN item i ON i.id = m.item_id
+                WHERE i.tracking = 'one'",
+        ];
+        yield 'a crooked reversal' => [
+            "$insert SELECT item_id, to_id, from_id, account_id, id, quantity - 1, at, 'reverse', request_id FROM movement WHERE quantity = 24",
+        ];
+        yield 'a reversal of nothing' => [
+            "$insert SELECT item_id, to_id, from_id, account_id, NULL, quantity, at, 'reverse', request_id FROM movement",
+        ];
         yield 'a negative drawer' => ['UPDATE balance SET quantity = -1 WHERE quantity = 24'];
-        yield 'a negative drawer added' => ["INSERT INTO balance SELECT item_id, (SELECT id FROM place WHERE address = 'C5'), -1 FROM balance WHERE quantity = 24"];
-        yield 'one thing in two places' => ["INSERT INTO balance SELECT b.item_id, (SELECT id FROM place WHERE address = 'C5'), 1 FROM balance b JOIN item i ON i.id = b.item_id WHERE i.tracking = 'one' AND b.quantity = 1"];
+        yield 'a negative drawer added' => [
+            "INSERT INTO balance SELECT item_id, (SELECT id FROM place WHERE address = 'C5'), -1 FROM balance WHERE quantity = 24",
+        ];
+        yield 'one thing in two places' => [
+            "INSERT INTO balance SELECT b.item_id, (SELECT id FROM place WHERE address = 'C5'), 1 FROM balance b JOIN item i ON i.id = b.item_id
+                WHERE i.tracking = 'one' AND b.quantity = 1",
+        ];
         yield 'an unknown nature' => ["INSERT INTO place (nature, kind, address, name) VALUES ('moon', 'x', 'X1', '')"];
         yield 'storage without a unit' => ["INSERT INTO place (nature, kind, address, name) VALUES ('storage', 'x', 'X1', '')"];
-        yield 'two places with one address' => ["INSERT INTO place (unit_id, nature, kind, address, name) SELECT unit_id, nature, kind, address, name FROM place WHERE address = 'C1'"];
+        yield 'two places with one address' => [
+            "INSERT INTO place (unit_id, nature, kind, address, name) SELECT unit_id, nature, kind, address, name FROM place WHERE address = 'C1'",
+        ];
         yield 'a place inside itself' => ["UPDATE place SET parent_id = id WHERE address = 'C1'"];
         yield 'a drawer that becomes outside' => ["UPDATE place SET nature = 'outside', unit_id = NULL WHERE address = 'C1'"];
         yield 'another tracking' => ["UPDATE item SET tracking = 'count' WHERE tracking = 'one'"];
@@ -100,7 +120,7 @@ final class LogTest extends RoomTestCase
         $this->step(static function (Step $step) use ($ids, $log, &$reversed): void {
             foreach (\array_slice($ids, 0, 400) as $id) {
                 try {
-                    $log->reverse($step, (int) $id);
+                    $log->reverse($step, Row::number($id));
                     ++$reversed;
                 } catch (RefusedMovement) {
                 }
@@ -108,7 +128,12 @@ final class LogTest extends RoomTestCase
         });
         self::assertGreaterThan(20, $reversed);
         self::assertSame([], $this->service(AuditReading::class)->report()->differences);
-        self::assertSame(0, (int) $this->database()->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature <> 'outside' AND b.quantity < 0"));
+        self::assertSame(
+            0,
+            $this->number(
+                "SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature <> 'outside' AND b.quantity < 0",
+            ),
+        );
     }
 
     private static function reason(string $from, string $to): Reason
@@ -132,7 +157,16 @@ final class LogTest extends RoomTestCase
         $this->database()->executeStatement('UPDATE balance SET quantity = 23 WHERE quantity = 24');
         self::assertSame(1, $tester->execute([]));
         $report = json_decode($tester->getDisplay(), true);
-        self::assertSame(['item' => $this->card->id, 'place' => $this->place('C2')->id, 'what' => 'balance differs from the log', 'believed' => 23, 'recomputed' => 24], $report['differences'][0]);
+        self::assertSame(
+            [
+                'item' => $this->card->id,
+                'place' => $this->place('C2')->id,
+                'what' => 'balance differs from the log',
+                'believed' => 23,
+                'recomputed' => 24,
+            ],
+            In::of($report, 'differences', 0),
+        );
     }
 
     public function testTheNewestStepIsUndoneAndAnOlderOneReversed(): void
@@ -140,7 +174,7 @@ final class LogTest extends RoomTestCase
         $kit = $this->planKit('Cards', [[$this->card, 10]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         $page = $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($kit, $this->card)]]);
-        $pull = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE reason = 'pull'");
+        $pull = $this->number("SELECT id FROM movement WHERE reason = 'pull'");
         $this->browser->submit($page->filter('.said form')->form());
         $this->browser->followRedirect();
         self::assertStringContainsString('Undone: Petrel card is open on the list again and back in C2.', $this->text());
@@ -149,13 +183,13 @@ final class LogTest extends RoomTestCase
         $this->post("/log/{$pull}/reverse");
         $this->assertCode(422);
         self::assertStringContainsString('put right already', $this->text());
-        $reversal = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE reason = 'reverse'");
+        $reversal = $this->number("SELECT id FROM movement WHERE reason = 'reverse'");
         $this->post("/log/{$reversal}/reverse");
         $this->assertCode(422);
         $this->post('/log/999999/reverse');
         $this->assertCode(404);
 
-        $takenIn = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE item_id = ? AND reason = 'take in'", [$this->tern->id]);
+        $takenIn = $this->number("SELECT id FROM movement WHERE item_id = ? AND reason = 'take in'", [$this->tern->id]);
         $this->postAndFollow("/log/{$takenIn}/reverse");
         self::assertSame([], $this->balances($this->tern));
     }
@@ -167,7 +201,7 @@ final class LogTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($kit, $this->card)]]);
         $this->postAndFollow("/kits/{$kit}/make/use", ['item' => $this->card->id, 'quantity' => '10']);
         $this->postAndFollow("/kits/{$kit}/close");
-        $used = (int) $this->database()->fetchOne("SELECT id FROM movement WHERE reason = 'use'");
+        $used = $this->number("SELECT id FROM movement WHERE reason = 'use'");
         $this->post("/log/{$used}/reverse");
         $this->assertCode(409);
         self::assertSame(['C2' => 14, 'bought' => -24, 'used up' => 10], $this->balances($this->card), 'nothing was half done');
@@ -176,7 +210,11 @@ final class LogTest extends RoomTestCase
     public function testUndoLeadsBackToOwnPagesOnly(): void
     {
         foreach (['//elsewhere.example/x', 'https://elsewhere.example', '/\\elsewhere', 'javascript:alert(1)', "/a\nb"] as $back) {
-            $request = (string) $this->database()->fetchOne('SELECT request_id FROM movement m WHERE reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) LIMIT 1') ?: 'none';
+            $request =
+                $this->word(
+                    'SELECT request_id FROM movement m WHERE reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) LIMIT 1',
+                ) ?:
+                'none';
             $this->post('/log/undo', ['step' => $request, 'back' => $back]);
             self::assertStringNotContainsString('elsewhere', (string) $this->browser->getResponse()->headers->get('Location'));
         }
@@ -190,7 +228,25 @@ final class LogTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($kit, $this->card)]]);
         $hank = $this->account('hank')->id;
         $today = (new \DateTimeImmutable('now', new \DateTimeZone('UTC')))->format('Y-m-d');
-        foreach (["item={$this->card->id}" => 2, "item={$this->tern->id}" => 1, 'what=petrel' => 2, 'what=tide+ter' => 1, 'what=zebra' => 0, 'place=c2' => 2, 'place=C1' => 1, "kit={$kit}" => 1, "person={$hank}" => 1, 'reason=pull' => 1, 'reason=take+in' => 2, "from={$today}&until={$today}" => 3, 'from=2999-01-01' => 0, 'until=2000-01-01' => 0, "place=C2&person={$hank}&reason=pull" => 1] as $query => $lines) {
+        foreach (
+            [
+                "item={$this->card->id}" => 2,
+                "item={$this->tern->id}" => 1,
+                'what=petrel' => 2,
+                'what=tide+ter' => 1,
+                'what=zebra' => 0,
+                'place=c2' => 2,
+                'place=C1' => 1,
+                "kit={$kit}" => 1,
+                "person={$hank}" => 1,
+                'reason=pull' => 1,
+                'reason=take+in' => 2,
+                "from={$today}&until={$today}" => 3,
+                'from=2999-01-01' => 0,
+                'until=2000-01-01' => 0,
+                "place=C2&person={$hank}&reason=pull" => 1,
+            ] as $query => $lines
+        ) {
             $page = $this->get('/log?'.$query);
             self::assertCount($lines, $page->filter('table.log tbody tr td.num'), $query);
         }

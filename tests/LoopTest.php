@@ -55,7 +55,7 @@ final class LoopTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->gulls->id], 'cared' => ['inky']]);
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->card->id]]);
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->ink->id]]);
-        $piece = (int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Gull card'");
+        $piece = $this->number("SELECT id FROM item WHERE name = 'Gull card'");
         $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$piece]]);
         self::assertStringContainsString('The tray is empty', $this->text());
         $this->postAndFollow("/kits/{$this->kit}/close");
@@ -108,7 +108,11 @@ final class LoopTest extends RoomTestCase
     public function testSomethingElseInsteadAndItsUndo(): void
     {
         $this->postAndFollow("/kits/{$this->kit}/pull");
-        $page = $this->postAndFollow("/kits/{$this->kit}/pull/instead", ['place' => 'C1', 'need' => $this->needId($this->kit, $this->gulls), 'item' => $this->terns->id]);
+        $page = $this->postAndFollow("/kits/{$this->kit}/pull/instead", [
+            'place' => 'C1',
+            'need' => $this->needId($this->kit, $this->gulls),
+            'item' => $this->terns->id,
+        ]);
         self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
         self::assertSame('replaced', $this->database()->fetchOne('SELECT state FROM need WHERE kit_id = ? AND item_id = ?', [$this->kit, $this->gulls->id]));
         $this->browser->submit($page->filter('.said form')->form());
@@ -180,7 +184,7 @@ final class LoopTest extends RoomTestCase
     public function testAListIsWrittenAndSaysWhatOtherKitsWant(): void
     {
         $page = $this->postAndFollow('/kits', ['name' => 'Second', 'makes' => '4 cards', 'due_on' => '2027-01-05', '_form' => 'kit']);
-        $second = (int) $this->database()->fetchOne("SELECT id FROM kit WHERE name = 'Second'");
+        $second = $this->number("SELECT id FROM kit WHERE name = 'Second'");
         $page = $this->get("/kits/{$second}?q=petrel");
         $this->browser->submit($page->filter('form[action$="/needs"]')->eq(0)->form());
         $this->postAndFollow("/kits/{$second}/needs", ['item' => $this->card->id, 'quantity' => '20']);
@@ -188,7 +192,7 @@ final class LoopTest extends RoomTestCase
         self::assertStringContainsString('free of 24', $this->text());
         $need = $this->needId($second, $this->card);
         $this->postAndFollow("/kits/{$second}/needs/{$need}", ['quantity' => '3']);
-        self::assertSame(3, (int) $this->database()->fetchOne('SELECT quantity FROM need WHERE id = ?', [$need]));
+        self::assertSame(3, $this->number('SELECT quantity FROM need WHERE id = ?', [$need]));
         $this->postAndFollow("/kits/{$second}/needs/{$need}", ['remove' => '1']);
         self::assertSame(0, $this->needId($second, $this->card));
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Database\Row;
 use Doctrine\ORM\Tools\SchemaValidator;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -14,7 +15,11 @@ final class MigrationTest extends OwnFileTestCase
     {
         self::assertSame([], (new SchemaValidator($this->entities()))->validateMapping());
         $update = (new SchemaValidator($this->entities()))->getUpdateSchemaList();
-        self::assertSame(['DROP TABLE doctrine_migration_versions'], $update, 'nothing to create, change or drop; the migrations’ own table is filtered by the command');
+        self::assertSame(
+            ['DROP TABLE doctrine_migration_versions'],
+            $update,
+            'nothing to create, change or drop; the migrations’ own table is filtered by the command',
+        );
     }
 
     /** @return iterable<string, array{int}> */
@@ -36,12 +41,12 @@ final class MigrationTest extends OwnFileTestCase
         $this->console('doctrine:migrations:migrate');
         $again = $this->console('doctrine:migrations:migrate', '--allow-no-migration');
         self::assertStringContainsString('Already at the latest version', $again);
-        self::assertSame([], json_decode($this->console('lottel:audit'), true)['differences']);
+        self::assertSame([], In::of(json_decode($this->console('lottel:audit'), true), 'differences'));
         $this->console('doctrine:schema:validate');
         self::assertSame($log, $this->rows('SELECT * FROM movement ORDER BY id'));
         self::assertSame($balances, $this->rows('SELECT * FROM balance ORDER BY item_id, place_id'));
         self::assertSame($items, $this->rows('SELECT id, name, home_id FROM item ORDER BY id'));
-        self::assertSame('1', (string) $this->rows("SELECT count(*) AS n FROM place WHERE address = 'counted'")[0]['n']);
+        self::assertSame('1', Row::word($this->rows("SELECT count(*) AS n FROM place WHERE address = 'counted'")[0]['n']));
         self::assertSame([], $this->rows('SELECT id FROM item WHERE since IS NULL AND id IN (SELECT item_id FROM movement)'));
         self::assertNotNull($this->rows("SELECT used_at FROM item WHERE name = 'Tern and tide'")[0]['used_at']);
     }
@@ -59,22 +64,30 @@ final class MigrationTest extends OwnFileTestCase
         }
         $this->get('/find?q=12x12');
         self::assertStringContainsString('Buoy card 12 x 12', $this->text(), 'sizes are found however they are written');
-        $pull = (int) $this->database()->fetchOne("SELECT max(m.id) FROM movement m JOIN item i ON i.id = m.item_id WHERE i.name = 'Tern and tide' AND m.reason = 'pull'");
+        $pull = $this->number(
+            "SELECT max(m.id) FROM movement m JOIN item i ON i.id = m.item_id WHERE i.name = 'Tern and tide' AND m.reason = 'pull'",
+        );
         $this->postAndFollow("/log/{$pull}/reverse");
         self::assertStringContainsString('Tern and tide is back in C1 and open on the list again', $this->text());
         self::assertSame('open', $this->database()->fetchOne("SELECT n.state FROM need n JOIN item i ON i.id = n.item_id WHERE i.name = 'Tern and tide'"));
-        $made = (int) $this->database()->fetchOne("SELECT max(id) FROM movement WHERE reason = 'make'");
+        $made = $this->number("SELECT max(id) FROM movement WHERE reason = 'make'");
         $this->postAndFollow("/log/{$made}/reverse");
         self::assertStringContainsString('not in the room any more', $this->text());
         if ($version >= 3) {
-            $step = (string) $this->database()->fetchOne("SELECT m.request_id FROM movement m JOIN item i ON i.id = m.item_id WHERE i.name = 'Lantern room' AND m.reason = 'pull' ORDER BY m.id DESC");
+            $step = $this->word(
+                "SELECT m.request_id FROM movement m JOIN item i ON i.id = m.item_id WHERE i.name = 'Lantern room' AND m.reason = 'pull' ORDER BY m.id DESC",
+            );
             $this->postAndFollow('/log/undo', ['step' => $step, 'back' => '/plan']);
-            self::assertStringContainsString('Lantern room is open on the list again and back in C4', $this->text(), 'what was done before can still be undone');
+            self::assertStringContainsString(
+                'Lantern room is open on the list again and back in C4',
+                $this->text(),
+                'what was done before can still be undone',
+            );
             $this->get('/items/5');
             self::assertMatchesRegularExpression('/Now in C3 2\b/', $this->text(), 'two bottles since it is counted by the piece');
         }
         if ($version >= 2) {
-            $this->get('/items/'.$this->database()->fetchOne('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');
+            $this->get('/items/'.$this->number('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');
             $this->assertCode(200);
             $this->get('/find');
             self::assertStringContainsString('sea', $this->text(), 'kept searches come along');
@@ -84,8 +97,10 @@ final class MigrationTest extends OwnFileTestCase
     /** @return list<array<string, mixed>> */
     private function rows(string $sql): array
     {
-        $rows = (new \PDO('sqlite:'.$this->data.'/room.sqlite'))->query($sql);
+        $answer = (new \PDO('sqlite:'.$this->data.'/room.sqlite'))->query($sql);
+        /** @var list<array<string, mixed>> $rows */
+        $rows = false === $answer ? [] : $answer->fetchAll(\PDO::FETCH_ASSOC);
 
-        return false === $rows ? [] : array_values($rows->fetchAll(\PDO::FETCH_ASSOC));
+        return $rows;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Database\Row;
 use App\Kernel;
 use DAMA\DoctrineTestBundle\Doctrine\DBAL\StaticDriver;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
@@ -41,9 +42,16 @@ abstract class OwnFileTestCase extends RoomTestCase
         $this->console('doctrine:migrations:migrate', 'App\Migrations\Version2026112500000'.$version);
         $room = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
         $triggers = $room->query("SELECT name, sql FROM sqlite_master WHERE type = 'trigger'");
+        /** @var array<string, string> $triggers */
         $triggers = false === $triggers ? [] : $triggers->fetchAll(\PDO::FETCH_KEY_PAIR);
         $drop = implode('', array_map(static fn (string $name): string => "DROP TRIGGER $name;", array_keys($triggers)));
-        $room->exec('PRAGMA foreign_keys = OFF; BEGIN; '.$drop.file_get_contents(__DIR__."/fixtures/room-version-{$version}.sql").implode(';', $triggers).'; COMMIT;');
+        $room->exec(
+            'PRAGMA foreign_keys = OFF; BEGIN; '.
+                $drop.
+                file_get_contents(__DIR__."/fixtures/room-version-{$version}.sql").
+                implode(';', $triggers).
+                '; COMMIT;',
+        );
         $broken = $room->query('PRAGMA foreign_key_check');
         self::assertSame([], false === $broken ? null : $broken->fetchAll());
         $picture = imagecreatetruecolor(40, 30);
@@ -54,7 +62,7 @@ abstract class OwnFileTestCase extends RoomTestCase
     {
         self::ensureKernelShutdown();
         StaticDriver::setKeepStaticConnections(false);
-        $this->usual = (string) ($_SERVER['LOTTEL_DATA'] ?? '');
+        $this->usual = Row::word($_SERVER['LOTTEL_DATA'] ?? '');
         $_ENV['LOTTEL_DATA'] = $_SERVER['LOTTEL_DATA'] = $this->data;
         self::$kernel = new Kernel('test', false);
         self::$kernel->boot();
@@ -76,6 +84,11 @@ abstract class OwnFileTestCase extends RoomTestCase
 
     protected function command(string ...$arguments): Process
     {
-        return new Process(['php', 'bin/console', ...$arguments, '--no-interaction'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'x', 'LOTTEL_DATA' => $this->data], timeout: 120);
+        return new Process(
+            ['php', 'bin/console', ...$arguments, '--no-interaction'],
+            \dirname(__DIR__),
+            ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'x', 'LOTTEL_DATA' => $this->data],
+            timeout: 120,
+        );
     }
 }

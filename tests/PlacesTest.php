@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Catalogue\Item;
+use App\Database\Row;
 use App\Log\AuditReading;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Routing\RouterInterface;
@@ -30,7 +31,7 @@ final class PlacesTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->other}/pull");
         $this->postAndFollow("/kits/{$this->other}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($this->other, $this->card)]]);
         $this->postAndFollow('/stores/places/C5/retire');
-        $this->retired = (string) $this->database()->fetchOne('SELECT address FROM place WHERE retired_at IS NOT NULL');
+        $this->retired = $this->word('SELECT address FROM place WHERE retired_at IS NOT NULL');
     }
 
     /** @return iterable<string, array{string}> */
@@ -47,25 +48,65 @@ final class PlacesTest extends RoomTestCase
         $this->signIn($who);
         $before = [$this->movements(), $this->state()];
         $tried = 0;
-        $places = [...$this->database()->fetchFirstColumn("SELECT address FROM place WHERE nature IN ('outside', 'tray')"), $this->retired];
+        $places = [...Row::words($this->database()->fetchFirstColumn("SELECT address FROM place WHERE nature IN ('outside', 'tray')")), $this->retired];
         self::assertGreaterThan(10, \count($places));
-        $fields = ['needs' => [$this->needId($this->kit, $this->card)], 'need' => $this->needId($this->kit, $this->card), 'item' => $this->card->id, 'items' => [$this->card->id, $this->gulls->id], 'quantity' => '9', 'things' => 'Odd shell', 'name' => 'Odd', 'scheme' => 'name', 'cared' => ['inky'], 'no_more' => '1', 'parts' => '2', 'direction' => 'across', 'division' => 'left and right', 'label' => 'b', 'kind' => 'box', 'layer' => '0', 'new_address' => 'C19', 'from' => 'given', 'why' => '', 'format' => 'front'];
+        $fields = [
+            'needs' => [$this->needId($this->kit, $this->card)],
+            'need' => $this->needId($this->kit, $this->card),
+            'item' => $this->card->id,
+            'items' => [$this->card->id, $this->gulls->id],
+            'quantity' => '9',
+            'things' => 'Odd shell',
+            'name' => 'Odd',
+            'scheme' => 'name',
+            'cared' => ['inky'],
+            'no_more' => '1',
+            'parts' => '2',
+            'direction' => 'across',
+            'division' => 'left and right',
+            'label' => 'b',
+            'kind' => 'box',
+            'layer' => '0',
+            'new_address' => 'C19',
+            'from' => 'given',
+            'why' => '',
+            'format' => 'front',
+        ];
         foreach ($this->service(RouterInterface::class)->getRouteCollection() as $route) {
             if (!\in_array('POST', $route->getMethods(), true) || \in_array($route->getPath(), ['/sign-in', '/begin', '/sign-out'], true)) {
                 continue;
             }
             $isInPath = str_contains($route->getPath(), '{address}');
-            if (!$isInPath && !preg_match('#/(pull|return|make|items|scan|several|queue|labels)#', $route->getPath())) {
+            if (!$isInPath && 1 !== preg_match('#/(pull|return|make|items|scan|several|queue|labels)#', $route->getPath())) {
                 continue;
             }
             foreach ($places as $place) {
-                $id = (int) $this->database()->fetchOne('SELECT id FROM place WHERE address = ?', [$place]);
-                $path = strtr($route->getPath(), ['{address}' => rawurlencode((string) $place), '{id}' => str_contains($route->getPath(), 'kits') ? (string) $this->kit : (str_contains($route->getPath(), 'labels') ? (string) $id : (string) $this->card->id), '{need}' => (string) $this->needId($this->kit, $this->card), '{subject}' => 'place', '{letters}' => 'C']);
-                $named = $isInPath ? ['with' => 'C1', 'to' => 'C1', 'outer' => 'C1', 'address' => 'C1'] : ['place' => $place, 'address' => $place, 'to' => $place, 'code' => $place, 'on' => 'file:'.$this->card->id];
-                if (!$isInPath && preg_match('#/(needs|end|close|delete|photo|colour|duplicate|companions|edit|into-kit|tracking|more|pull|return)(/[^/]*)?$#', $route->getPath()) && !preg_match('#/(take|not-here|fewer|instead|unknown|home|finish|counted|found|stock|use|lost)$#', $route->getPath())) {
+                $id = $this->number('SELECT id FROM place WHERE address = ?', [$place]);
+                $path = strtr($route->getPath(), [
+                    '{address}' => rawurlencode($place),
+                    '{id}' => str_contains($route->getPath(), 'kits')
+                        ? (string) $this->kit
+                        : (str_contains($route->getPath(), 'labels')
+                            ? (string) $id
+                            : (string) $this->card->id),
+                    '{need}' => (string) $this->needId($this->kit, $this->card),
+                    '{subject}' => 'place',
+                    '{letters}' => 'C',
+                ]);
+                $named = $isInPath
+                    ? ['with' => 'C1', 'to' => 'C1', 'outer' => 'C1', 'address' => 'C1']
+                    : ['place' => $place, 'address' => $place, 'to' => $place, 'code' => $place, 'on' => 'file:'.$this->card->id];
+                if (
+                    !$isInPath
+                    && 1 === preg_match(
+                        '#/(needs|end|close|delete|photo|colour|duplicate|companions|edit|into-kit|tracking|more|pull|return)(/[^/]*)?$#',
+                        $route->getPath(),
+                    )
+                    && 1 !== preg_match('#/(take|not-here|fewer|instead|unknown|home|finish|counted|found|stock|use|lost)$#', $route->getPath())
+                ) {
                     continue;
                 }
-                if (preg_match('#/(use|lost|instead|printed)$#', $route->getPath())) {
+                if (1 === preg_match('#/(use|lost|instead|printed)$#', $route->getPath())) {
                     continue; // these name no place, or take it for a hint only
                 }
                 $this->post($path, $named + $fields);
@@ -77,7 +118,7 @@ final class PlacesTest extends RoomTestCase
         self::assertGreaterThan(200, $tried);
         foreach ($places as $place) {
             foreach (['', '/furniture', '/label'] as $page) {
-                $this->get('/stores/places/'.rawurlencode((string) $place).$page);
+                $this->get('/stores/places/'.rawurlencode($place).$page);
                 self::assertContains($this->code(), [403, 404], $place.$page);
             }
         }
@@ -101,11 +142,24 @@ final class PlacesTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($this->kit, $this->gulls)]]);
         $thief = $this->planKit('Thief', [[$this->gulls, 1]]);
         $this->postAndFollow("/kits/{$thief}/pull");
-        foreach (['take' => ['needs' => [$this->needId($thief, $this->gulls)]], 'not-here' => ['need' => $this->needId($thief, $this->gulls)], 'fewer' => ['need' => $this->needId($thief, $this->gulls), 'quantity' => '1', 'no_more' => '1']] as $step => $fields) {
+        foreach (
+            [
+                'take' => ['needs' => [$this->needId($thief, $this->gulls)]],
+                'not-here' => ['need' => $this->needId($thief, $this->gulls)],
+                'fewer' => ['need' => $this->needId($thief, $this->gulls), 'quantity' => '1', 'no_more' => '1'],
+            ] as $step => $fields
+        ) {
             $this->post("/kits/{$thief}/pull/{$step}", ['place' => 'tray 1'] + $fields);
             $this->assertCode(404, $step);
         }
-        foreach (["/kits/{$thief}/return/home" => ['items' => [$this->gulls->id], 'cared' => ['inky']], "/kits/{$thief}/return/lost" => ['item' => $this->gulls->id], "/kits/{$thief}/make/use" => ['item' => $this->gulls->id, 'quantity' => '1'], "/kits/{$thief}/make/finish" => ['name' => 'x', 'quantity' => '1', 'gone_into' => [$this->gulls->id]]] as $path => $fields) {
+        foreach (
+            [
+                "/kits/{$thief}/return/home" => ['items' => [$this->gulls->id], 'cared' => ['inky']],
+                "/kits/{$thief}/return/lost" => ['item' => $this->gulls->id],
+                "/kits/{$thief}/make/use" => ['item' => $this->gulls->id, 'quantity' => '1'],
+                "/kits/{$thief}/make/finish" => ['name' => 'x', 'quantity' => '1', 'gone_into' => [$this->gulls->id]],
+            ] as $path => $fields
+        ) {
             $this->post($path, $fields);
             self::assertContains($this->code(), [409, 422], $path);
         }
@@ -114,8 +168,21 @@ final class PlacesTest extends RoomTestCase
 
     public function testTheDatabaseItselfRefusesSuchMovements(): void
     {
-        $insert = 'INSERT INTO movement (item_id, from_id, to_id, kit_id, account_id, quantity, at, reason, request_id) SELECT ?, f.id, t.id, ?, 1, 1, ?, ?, ? FROM place f, place t WHERE f.address = ? AND t.address = ?';
-        foreach ([['given', 'tray 1', 'pull'], ['lost', 'tray 1', 'pull'], ['tray 2', 'tray 1', 'pull'], ['C2', 'C1', 'pull'], ['C2', 'used up', 'use'], ['used up', 'C2', 'take in'], ['C2', $this->retired, 'move'], ['C2', 'C1', 'whim']] as [$from, $to, $reason]) {
+        $insert =
+            'INSERT INTO movement (item_id, from_id, to_id, kit_id, account_id, quantity, at, reason, request_id)
+                SELECT ?, f.id, t.id, ?, 1, 1, ?, ?, ? FROM place f, place t WHERE f.address = ? AND t.address = ?';
+        foreach (
+            [
+                ['given', 'tray 1', 'pull'],
+                ['lost', 'tray 1', 'pull'],
+                ['tray 2', 'tray 1', 'pull'],
+                ['C2', 'C1', 'pull'],
+                ['C2', 'used up', 'use'],
+                ['used up', 'C2', 'take in'],
+                ['C2', $this->retired, 'move'],
+                ['C2', 'C1', 'whim'],
+            ] as [$from, $to, $reason]
+        ) {
             try {
                 $this->database()->executeStatement($insert, [$this->card->id, $this->kit, '2026-11-25 10:00:00', $reason, 'x', $from, $to]);
                 self::fail("{$from} to {$to} for {$reason} was taken.");

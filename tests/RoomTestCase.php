@@ -6,6 +6,7 @@ namespace App\Tests;
 
 use App\Catalogue\Item;
 use App\Catalogue\TakeIn;
+use App\Database\Row;
 use App\Find\FindIndex;
 use App\Kits\Kit;
 use App\Kits\KitDescription;
@@ -69,7 +70,8 @@ abstract class RoomTestCase extends WebTestCase
     {
         $items = [];
         $this->step(function (Step $step) use ($address, $lines, &$items): void {
-            $items = ($this->service(TakeIn::class))($step, $this->place($address), PastedThing::lines(implode("\n", $lines), $this->place($address)->rule(), new QuantityText(LengthUnit::Inch)));
+            $things = PastedThing::lines(implode("\n", $lines), $this->place($address)->rule(), new QuantityText(LengthUnit::Inch));
+            $items = ($this->service(TakeIn::class))($step, $this->place($address), $things);
         });
 
         return $items;
@@ -139,22 +141,32 @@ abstract class RoomTestCase extends WebTestCase
     /** @return array<string, int> quantity by address, of an item */
     protected function balances(Item $item): array
     {
-        return array_map(intval(...), $this->database()->fetchAllKeyValue('SELECT p.address, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? ORDER BY p.address', [$item->id]));
+        $rows = $this->database()->fetchAllAssociative(
+            'SELECT p.address, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? ORDER BY p.address',
+            [$item->id],
+        );
+        $balances = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $balances[$row->text('address')] = $row->int('quantity');
+        }
+
+        return $balances;
     }
 
     protected function movements(): int
     {
-        return (int) $this->database()->fetchOne('SELECT count(*) FROM movement');
+        return $this->number('SELECT count(*) FROM movement');
     }
 
     protected function needId(int $kit, Item $item): int
     {
-        return (int) $this->database()->fetchOne('SELECT id FROM need WHERE kit_id = ? AND item_id = ?', [$kit, $item->id]);
+        return $this->number('SELECT id FROM need WHERE kit_id = ? AND item_id = ?', [$kit, $item->id]);
     }
 
     protected function stage(int $kit): string
     {
-        return (string) $this->database()->fetchOne('SELECT stage FROM kit WHERE id = ?', [$kit]);
+        return $this->word('SELECT stage FROM kit WHERE id = ?', [$kit]);
     }
 
     protected function item(int $id): Item
@@ -175,6 +187,22 @@ abstract class RoomTestCase extends WebTestCase
     protected function account(string $login): Account
     {
         return $this->entities()->getRepository(Account::class)->findOneBy(['login' => $login]) ?? throw new \LogicException('Nobody is called that.');
+    }
+
+    /** @param list<mixed> $values */
+    protected function number(string $sql, array $values = []): int
+    {
+        $answer = $this->database()->fetchOne($sql, $values);
+
+        return is_numeric($answer) ? (int) $answer : 0;
+    }
+
+    /** @param list<mixed> $values */
+    protected function word(string $sql, array $values = []): string
+    {
+        $answer = $this->database()->fetchOne($sql, $values);
+
+        return \is_scalar($answer) ? (string) $answer : '';
     }
 
     protected function database(): Connection

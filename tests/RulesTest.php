@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Catalogue\Item;
-use App\Stores\Place;
 use Doctrine\DBAL\Exception as DatabaseException;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -48,7 +47,7 @@ final class RulesTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->kit}/make/finish", ['name' => 'Gull card', 'quantity' => '5', 'address' => 'C4', 'gone_into' => [$this->card->id]]);
         self::assertSame(['C2' => 14, 'bought' => -24, 'used up' => 10], $this->balances($this->card));
         self::assertSame(['bought' => -1, 'tray 1' => 1], $this->balances($this->gulls), 'what was not ticked stays');
-        $piece = $this->item((int) $this->database()->fetchOne("SELECT id FROM item WHERE name = 'Gull card'"));
+        $piece = $this->item($this->number("SELECT id FROM item WHERE name = 'Gull card'"));
         self::assertSame(['made here' => -5, 'tray 1' => 5], $this->balances($piece));
     }
 
@@ -93,7 +92,16 @@ final class RulesTest extends RoomTestCase
         $closed = $this->planKit('Closed', [[$this->card, 1]]);
         $this->postAndFollow("/kits/{$closed}/close");
         $need = $this->needId($closed, $this->card);
-        foreach (["/kits/{$closed}/needs" => ['item' => $this->gulls->id], "/kits/{$closed}/needs/{$need}" => ['quantity' => '3'], "/kits/{$closed}/pull" => [], "/kits/{$closed}/pull/take" => ['place' => 'C2', 'needs' => [$need]], "/kits/{$closed}/make/more" => ['item' => $this->card->id, 'quantity' => '1'], "/items/{$this->card->id}/into-kit" => ['kit' => $closed, 'quantity' => '1', 'now' => '1']] as $path => $fields) {
+        foreach (
+            [
+                "/kits/{$closed}/needs" => ['item' => $this->gulls->id],
+                "/kits/{$closed}/needs/{$need}" => ['quantity' => '3'],
+                "/kits/{$closed}/pull" => [],
+                "/kits/{$closed}/pull/take" => ['place' => 'C2', 'needs' => [$need]],
+                "/kits/{$closed}/make/more" => ['item' => $this->card->id, 'quantity' => '1'],
+                "/items/{$this->card->id}/into-kit" => ['kit' => $closed, 'quantity' => '1', 'now' => '1'],
+            ] as $path => $fields
+        ) {
             $this->post($path, $fields);
             $this->assertCode(409, $path);
         }
@@ -108,7 +116,11 @@ final class RulesTest extends RoomTestCase
         $this->assertCode(403);
         $this->post('/scan', ['on' => 'file:'.$this->gulls->id, 'code' => 'C4']);
         $this->assertCode(303);
-        self::assertSame('C1', $this->database()->fetchOne('SELECT p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?', [$this->gulls->id]), 'for a helper the label only opens its place');
+        self::assertSame(
+            'C1',
+            $this->database()->fetchOne('SELECT p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?', [$this->gulls->id]),
+            'for a helper the label only opens its place',
+        );
         $this->postAndFollow("/kits/{$this->kit}/pull/unknown", ['name' => 'Odd thing', 'address' => 'C4', 'quantity' => '1']);
     }
 
@@ -161,7 +173,7 @@ final class RulesTest extends RoomTestCase
             self::assertSame('/', parse_url((string) $this->browser->getResponse()->headers->get('Location'), \PHP_URL_PATH), "round {$round}");
             $this->browser->restart();
         }
-        self::assertSame(0, (int) $this->database()->fetchOne("SELECT count(*) FROM sign_in_failure WHERE subject LIKE 'olive|%'"));
+        self::assertSame(0, $this->number("SELECT count(*) FROM sign_in_failure WHERE subject LIKE 'olive|%'"));
     }
 
     /** @return iterable<string, array{string, string}> */
@@ -182,17 +194,30 @@ final class RulesTest extends RoomTestCase
         yield 'companions the wrong way round' => ['INSERT INTO companion (item_id, other_id) SELECT max(id), min(id) FROM item', 'CHECK'];
         yield 'an unknown stage' => ["UPDATE kit SET stage = 'dreaming'", 'CHECK'];
         yield 'a planned kit with a tray' => ["UPDATE kit SET stage = 'planned'", 'CHECK'];
-        yield 'two kits on one tray' => ["INSERT INTO kit (name, stage, tray_id, created_at) SELECT 'x', 'making', tray_id, created_at FROM kit WHERE tray_id IS NOT NULL", 'UNIQUE'];
+        yield 'two kits on one tray' => [
+            "INSERT INTO kit (name, stage, tray_id, created_at) SELECT 'x', 'making', tray_id, created_at FROM kit WHERE tray_id IS NOT NULL",
+            'UNIQUE',
+        ];
         yield 'a line that wants nothing' => ['UPDATE need SET quantity = 0', 'CHECK'];
         yield 'less than nothing taken' => ['UPDATE need SET taken = -1', 'CHECK'];
         yield 'an unknown state of a line' => ["UPDATE need SET state = 'perhaps'", 'CHECK'];
-        yield 'a thing twice on a list' => ["INSERT INTO need (kit_id, item_id, quantity, state) SELECT kit_id, item_id, 1, 'open' FROM need LIMIT 1", 'UNIQUE'];
+        yield 'a thing twice on a list' => [
+            "INSERT INTO need (kit_id, item_id, quantity, state) SELECT kit_id, item_id, 1, 'open' FROM need LIMIT 1",
+            'UNIQUE',
+        ];
         yield 'a balance of nothing' => ['UPDATE balance SET quantity = 0 WHERE quantity > 0', 'CHECK'];
         yield 'a label for nothing' => ["INSERT INTO label_wish (format, reason, at) VALUES ('lid', 'x', '2026-01-01')", 'CHECK'];
-        yield 'a label for both' => ["INSERT INTO label_wish (place_id, item_id, format, reason, at) SELECT p.id, i.id, 'lid', 'x', '2026-01-01' FROM place p, item i LIMIT 1", 'CHECK'];
+        yield 'a label for both' => [
+            "INSERT INTO label_wish (place_id, item_id, format, reason, at) SELECT p.id, i.id, 'lid', 'x', '2026-01-01' FROM place p, item i LIMIT 1",
+            'CHECK',
+        ];
         yield 'a short request id' => ["INSERT INTO write_request (id, at, outcome, said) VALUES ('x', '2026-01-01', '', '')", 'CHECK'];
         yield 'an unknown change' => ["INSERT INTO step_change (request_id, subject, row_id, what) VALUES ('x', 'item', 1, 'guess')", 'CHECK'];
-        yield 'a factor of nothing' => ["INSERT INTO retracking (item_id, movement_id, from_tracking, to_tracking, was, becomes) SELECT item_id, id, 'one', 'count', 0, 1 FROM movement LIMIT 1", 'CHECK'];
+        yield 'a factor of nothing' => [
+            "INSERT INTO retracking (item_id, movement_id, from_tracking, to_tracking, was, becomes) SELECT item_id, id, 'one', 'count', 0, 1
+                FROM movement LIMIT 1",
+            'CHECK',
+        ];
         yield 'a kit that leaves a full tray' => ["UPDATE kit SET stage = 'closed', tray_id = NULL WHERE tray_id IS NOT NULL", 'law 6'];
     }
 
@@ -208,11 +233,36 @@ final class RulesTest extends RoomTestCase
     /** A new trigger is tested somewhere, or this list grows without reason. */
     public function testEveryTriggerIsKnown(): void
     {
-        $laws = ['log_is_never_changed', 'log_is_never_deleted', 'log_is_only_added', 'log_touches_the_room', 'log_moves_one_as_one', 'log_reversal_mirrors', 'log_leaves_retired_places', 'log_reason_links', 'balance_added', 'balance_changed', 'balance_of_one_added', 'balance_of_one_changed', 'kit_closes_empty', 'tracking_is_kept', 'nature_is_kept', 'place_retires_empty', 'item_used', 'item_not_used', 'item_known'];
-        self::assertEqualsCanonicalizing($laws, $this->database()->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'trigger' AND name NOT LIKE 'step_%'"));
-        $place = $this->place('C4');
-        self::assertInstanceOf(Place::class, $place);
-        self::assertSame('2026', substr((string) $this->database()->fetchOne('SELECT since FROM item WHERE id = ?', [$this->gulls->id]), 0, 4), 'since when a thing is known');
+        $laws = [
+            'log_is_never_changed',
+            'log_is_never_deleted',
+            'log_is_only_added',
+            'log_touches_the_room',
+            'log_moves_one_as_one',
+            'log_reversal_mirrors',
+            'log_leaves_retired_places',
+            'log_reason_links',
+            'balance_added',
+            'balance_changed',
+            'balance_of_one_added',
+            'balance_of_one_changed',
+            'kit_closes_empty',
+            'tracking_is_kept',
+            'nature_is_kept',
+            'place_retires_empty',
+            'item_used',
+            'item_not_used',
+            'item_known',
+        ];
+        self::assertEqualsCanonicalizing(
+            $laws,
+            $this->database()->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'trigger' AND name NOT LIKE 'step_%'"),
+        );
+        self::assertSame(
+            '2026',
+            substr($this->word('SELECT since FROM item WHERE id = ?', [$this->gulls->id]), 0, 4),
+            'since when a thing is known',
+        );
     }
 
     private function takeAll(): void
@@ -224,6 +274,6 @@ final class RulesTest extends RoomTestCase
 
     private function stateOf(Item $item): string
     {
-        return (string) $this->database()->fetchOne('SELECT state FROM need WHERE kit_id = ? AND item_id = ?', [$this->kit, $item->id]);
+        return $this->word('SELECT state FROM need WHERE kit_id = ? AND item_id = ?', [$this->kit, $item->id]);
     }
 }

@@ -24,7 +24,14 @@ final class ScanTest extends RoomTestCase
     {
         $this->furnish();
         [$gulls] = $this->putInto('C2', 'Gulls');
-        foreach ([$this->codeOf('C2') => '/stores/places/C2', strtolower($this->codeOf('C3'))."\n" => '/stores/places/C3', 'c4' => '/stores/places/C4', $this->codeOfItem($gulls) => '/items/'.$gulls->id] as $code => $path) {
+        foreach (
+            [
+                $this->codeOf('C2') => '/stores/places/C2',
+                strtolower($this->codeOf('C3'))."\n" => '/stores/places/C3',
+                'c4' => '/stores/places/C4',
+                $this->codeOfItem($gulls) => '/items/'.$gulls->id,
+            ] as $code => $path
+        ) {
             $this->post('/scan', ['code' => $code]);
             $this->assertCode(303, $code);
             self::assertSame($path, parse_url((string) $this->browser->getResponse()->headers->get('Location'), \PHP_URL_PATH));
@@ -36,7 +43,18 @@ final class ScanTest extends RoomTestCase
     public function testForeignAndHostileCodesAreNamedAsSuch(): void
     {
         $this->furnish();
-        foreach (['4006381333931', 'LOTTEL:P99999-9', $this->codeOf('C1').'1', '<script>alert(1)</script>', "LOTTEL:P1-7'; DROP TABLE place; --", 'C99', '{{7*7}}', "\u{202e}3C"] as $code) {
+        foreach (
+            [
+                '4006381333931',
+                'LOTTEL:P99999-9',
+                $this->codeOf('C1').'1',
+                '<script>alert(1)</script>',
+                "LOTTEL:P1-7'; DROP TABLE place; --",
+                'C99',
+                '{{7*7}}',
+                "\u{202e}3C",
+            ] as $code
+        ) {
             $this->post('/scan', ['code' => $code, '_form' => 'scan']);
             $this->assertCode(422, $code);
             self::assertStringContainsString('is no label of this room', $this->text());
@@ -47,7 +65,7 @@ final class ScanTest extends RoomTestCase
             $this->post('/scan', ['code' => $code, '_form' => 'scan']);
             $this->assertCode(422);
         }
-        self::assertSame(5, (int) $this->database()->fetchOne("SELECT count(*) FROM place WHERE nature = 'storage'"));
+        self::assertSame(5, $this->number("SELECT count(*) FROM place WHERE nature = 'storage'"));
     }
 
     public function testAPullIsConfirmedByScanning(): void

@@ -67,7 +67,14 @@ final class SecurityTest extends RoomTestCase
             $page = $this->get($path);
             $this->assertCode(200, $path);
             self::assertCount(0, $page->filter('[style], script:not([src]), style, [onclick]'), $path);
-            self::assertSame([], $page->filter('script[src], link[href], img[src]')->reduce(static fn ($node): bool => !str_starts_with((string) ($node->attr('src') ?? $node->attr('href')), '/'))->extract(['_name']), 'nothing from elsewhere');
+            self::assertSame(
+                [],
+                $page
+                    ->filter('script[src], link[href], img[src]')
+                    ->reduce(static fn ($node): bool => !str_starts_with((string) ($node->attr('src') ?? $node->attr('href')), '/'))
+                    ->extract(['_name']),
+                'nothing from elsewhere',
+            );
         }
     }
 
@@ -92,7 +99,7 @@ final class SecurityTest extends RoomTestCase
         $this->browser->setServerParameters([]);
         $this->browser->request('POST', '/kits', ['name' => 'A kit', '_request' => '0190aaaa-0000-7000-8000-000000000001'], [], $headers);
         $this->assertCode($expected);
-        self::assertSame(303 === $expected ? 1 : 0, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
+        self::assertSame(303 === $expected ? 1 : 0, $this->number('SELECT count(*) FROM kit'));
     }
 
     public function testAHelperPullsAndReturnsButDoesNotChangeTheRoom(): void
@@ -101,7 +108,19 @@ final class SecurityTest extends RoomTestCase
         [$item] = $this->putInto('C1', 'Tern');
         $kit = $this->planKit('Terns', [[$item, 1]]);
         $this->signIn('hank');
-        foreach (['/stores/new-unit', '/stores/places/C1', '/stores/places/C1/things', '/stores/places/C1/inner', "/items/{$item->id}/edit", "/items/{$item->id}/home", "/items/{$item->id}/stock", "/items/{$item->id}/companions", '/upkeep/people'] as $path) {
+        foreach (
+            [
+                '/stores/new-unit',
+                '/stores/places/C1',
+                '/stores/places/C1/things',
+                '/stores/places/C1/inner',
+                "/items/{$item->id}/edit",
+                "/items/{$item->id}/home",
+                "/items/{$item->id}/stock",
+                "/items/{$item->id}/companions",
+                '/upkeep/people',
+            ] as $path
+        ) {
             $this->post($path, ['name' => 'changed', 'address' => 'C2']);
             $this->assertCode(Response::HTTP_FORBIDDEN, $path);
             self::assertStringContainsString('Only the owner', $this->text());
@@ -246,7 +265,14 @@ final class SecurityTest extends RoomTestCase
         };
         $listener = new SameTimeForStrangers(new PasswordHasherFactory([Account::class => $hasher]));
         $passport = new Passport(new UserBadge('nobody'), new PasswordCredentials('guess'));
-        $event = static fn (\Exception $why): LoginFailureEvent => new LoginFailureEvent(new BadCredentialsException(previous: $why), self::createStub(AuthenticatorInterface::class), new Request(), null, 'main', $passport);
+        $event = static fn (\Exception $why): LoginFailureEvent => new LoginFailureEvent(
+            new BadCredentialsException(previous: $why),
+            self::createStub(AuthenticatorInterface::class),
+            new Request(),
+            null,
+            'main',
+            $passport,
+        );
         $listener($event(new \RuntimeException('wrong password')));
         self::assertSame(0, $hasher->hashed, 'a wrong password was hashed already');
         $listener($event(new UserNotFoundException()));
@@ -264,7 +290,7 @@ final class SecurityTest extends RoomTestCase
         $this->assertCode(409);
         self::assertStringContainsString('nothing was written', $this->text());
         self::assertStringContainsString('Hank’s kit', (string) $this->browser->getResponse()->getContent(), 'what was typed is still there');
-        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM kit'));
+        self::assertSame(1, $this->number('SELECT count(*) FROM kit'));
         foreach (['00000000-0000-0000-0000-000000000000', 'ffffffff-ffff-ffff-ffff-ffffffffffff'] as $none) {
             $this->post('/kits', ['name' => 'No id'], $none);
             $this->assertCode(422);
@@ -362,10 +388,14 @@ final class SecurityTest extends RoomTestCase
         $store->open('', 'lottel');
         self::assertTrue($store->write('one-session', "weird \0 bytes \xff and more"));
         self::assertSame("weird \0 bytes \xff and more", $store->read('one-session'));
-        self::assertSame(0, (int) $this->database()->fetchOne("SELECT count(*) FROM session WHERE id = 'one-session'"), 'the id itself is not in the database');
+        self::assertSame(0, $this->number("SELECT count(*) FROM session WHERE id = 'one-session'"), 'the id itself is not in the database');
         $this->database()->executeStatement('UPDATE session SET ends_at = ends_at - 40000');
         self::assertTrue($store->updateTimestamp('one-session', ''));
-        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM session WHERE ends_at > ?', [time() + 43_000]), 'it lives on while it is used');
+        self::assertSame(
+            1,
+            $this->number('SELECT count(*) FROM session WHERE ends_at > ?', [time() + 43_000]),
+            'it lives on while it is used',
+        );
         $this->database()->executeStatement('UPDATE session SET ends_at = 1');
         self::assertSame('', $store->read('one-session'), 'it ends by itself');
         self::assertSame(1, $store->gc(1));

@@ -28,7 +28,17 @@ final class SetupTest extends TestCase
     /** While the machine is kept busy, two hundred times; PHP says its modules in many small pieces, as it may under load. */
     public function testNoExtensionIsMissedUnderLoad(): void
     {
-        $this->php(['Core', 'curl', 'gd', 'intl', 'mbstring', 'PDO', 'pdo_sqlite', 'xml', ...array_map(static fn (int $n): string => 'other'.$n, range(1, 400))]);
+        $this->php([
+            'Core',
+            'curl',
+            'gd',
+            'intl',
+            'mbstring',
+            'PDO',
+            'pdo_sqlite',
+            'xml',
+            ...array_map(static fn (int $n): string => 'other'.$n, range(1, 400)),
+        ]);
         $load = array_map(static fn (): Process => new Process(['php', '-r', 'while (true) { hash("sha256", random_bytes(4096)); }']), [1, 2, 3]);
         array_map(static fn (Process $busy) => $busy->start(), $load);
         $loop = \sprintf('failed=0; for n in $(seq %d); do bin/setup --check >/dev/null || failed=$((failed + 1)); done; echo $failed', self::CHECKS);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Database\Row;
+
 /** How much is asked of the database: a count, which no machine changes. */
 final class StatementsTest extends RoomTestCase
 {
@@ -38,7 +40,25 @@ final class StatementsTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/pull");
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($kit, $card)]]);
         $log = $this->service(StatementLog::class);
-        foreach (['/plan', "/kits/{$kit}", "/kits/{$kit}/pull", "/kits/{$kit}/make", "/kits/{$kit}/return", '/stores', '/stores/places/C2', '/stores/queue', '/stores/labels', "/items/{$card->id}", "/items/{$card->id}/homes", '/find', '/find?q=card', '/find?theme=sea', '/upkeep'] as $path) {
+        foreach (
+            [
+                '/plan',
+                "/kits/{$kit}",
+                "/kits/{$kit}/pull",
+                "/kits/{$kit}/make",
+                "/kits/{$kit}/return",
+                '/stores',
+                '/stores/places/C2',
+                '/stores/queue',
+                '/stores/labels',
+                "/items/{$card->id}",
+                "/items/{$card->id}/homes",
+                '/find',
+                '/find?q=card',
+                '/find?theme=sea',
+                '/upkeep',
+            ] as $path
+        ) {
             $log->statements = [];
             $this->get($path);
             $this->assertCode(200, $path);
@@ -57,7 +77,7 @@ final class StatementsTest extends RoomTestCase
     {
         $scans = [];
         foreach (array_filter(array_unique($statements), static fn (string $sql): bool => 1 === preg_match('/^\s*SELECT/i', $sql)) as $sql) {
-            $plan = array_map(strval(...), array_column($this->database()->fetchAllAssociative('EXPLAIN QUERY PLAN '.$sql), 'detail'));
+            $plan = Row::words(array_column($this->database()->fetchAllAssociative('EXPLAIN QUERY PLAN '.$sql), 'detail'));
             if ([] !== preg_grep('/^(SCAN (movement|m)\b|MATERIALIZE item_use|SEARCH m USING INDEX movement_reason)/', $plan)) {
                 $scans[] = $sql;
             }

@@ -14,15 +14,32 @@ final class StoresTest extends RoomTestCase
         $this->browser->followRedirect();
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('Your room', $this->text());
-        $this->browser->request('POST', '/begin', ['room' => '', 'measure' => 'ells', 'name' => 'Nell', 'login' => '', 'password' => 'short', '_form' => 'begin']);
+        $this->browser->request('POST', '/begin', [
+            'room' => '',
+            'measure' => 'ells',
+            'name' => 'Nell',
+            'login' => '',
+            'password' => 'short',
+            '_form' => 'begin',
+        ]);
         $this->assertCode(422);
         self::assertSame('Nell', $this->browser->getCrawler()->filter('#begin-name')->attr('value'));
         self::assertCount(4, $this->browser->getCrawler()->filter('.field-error'));
 
-        $this->browser->request('POST', '/begin', ['room' => 'The back room', 'measure' => 'mm', 'name' => 'Nell', 'login' => 'nell', 'password' => 'nells-password', 'time_zone' => 'Europe/Oslo', '_form' => 'begin']);
+        $this->browser->request('POST', '/begin', [
+            'room' => 'The back room',
+            'measure' => 'mm',
+            'name' => 'Nell',
+            'login' => 'nell',
+            'password' => 'nells-password',
+            'time_zone' => 'Europe/Oslo',
+            '_form' => 'begin',
+        ]);
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('step 2 of 3', $this->text());
-        $this->browser->submit($page->filter('form[action$="/new-unit"]')->form(['template' => 'chest', 'rows' => '3', 'name' => 'chest', 'wall' => 'by the window']));
+        $this->browser->submit(
+            $page->filter('form[action$="/new-unit"]')->form(['template' => 'chest', 'rows' => '3', 'name' => 'chest', 'wall' => 'by the window']),
+        );
         $page = $this->browser->followRedirect();
         self::assertSame('A1', $page->filter('.plate.big span')->text());
         $this->browser->submit($page->selectButton('Put them in')->form(['things' => "Gulls\nTerns\nPuffins"]));
@@ -42,14 +59,24 @@ final class StoresTest extends RoomTestCase
         $this->browser->request('POST', '/begin', ['room' => 'Mine now', 'measure' => 'in', 'name' => 'X', 'login' => 'x', 'password' => 'xxxxxxxxxxx']);
         $this->assertCode(302);
         self::assertTrue($this->service(OpenRoom::class)->isOpen());
-        self::assertSame(2, (int) $this->database()->fetchOne('SELECT count(*) FROM account'));
+        self::assertSame(2, $this->number('SELECT count(*) FROM account'));
     }
 
     public function testFindsByNameMakerSentimentThemeColourAndAddress(): void
     {
         $this->furnish();
         [$gulls, $other] = $this->putInto('C1', 'Lighthouse & gulls; Two Bollards', 'Éider family; Oddling');
-        $this->postAndFollow("/items/{$gulls->id}/edit", ['name' => 'Lighthouse & gulls', 'maker' => 'Two Bollards', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => 'seabirds, lighthouses', 'colour' => '#1F5C6B', 'colour_name' => 'Petrel', 'sentiments' => "Guide me home\nWishing you a safe harbour", 'note' => '']);
+        $this->postAndFollow("/items/{$gulls->id}/edit", [
+            'name' => 'Lighthouse & gulls',
+            'maker' => 'Two Bollards',
+            'kind' => 'stamp set',
+            'tracking' => 'one',
+            'themes' => 'seabirds, lighthouses',
+            'colour' => '#1F5C6B',
+            'colour_name' => 'Petrel',
+            'sentiments' => "Guide me home\nWishing you a safe harbour",
+            'note' => '',
+        ]);
         foreach (['light', 'gulls two', 'bollards', 'safe harb', 'seabird', 'petrel', 'c1', 'eider', 'ÉIDER fam', 'guide  home!'] as $query) {
             $this->get('/find?q='.urlencode($query));
             self::assertStringContainsString(str_contains(mb_strtolower($query), 'ider') ? 'Éider family' : 'Lighthouse & gulls', $this->text(), $query);
@@ -99,7 +126,15 @@ final class StoresTest extends RoomTestCase
     public function testAPlaceInsideAPlaceTakesItsRulesOver(): void
     {
         $this->furnish();
-        $this->postAndFollow('/stores/places/C1', ['name' => 'stamps', 'scheme' => 'maker', 'scheme_then' => 'name', 'says_kind' => 'die', 'says_maker' => 'Oddling', 'says_theme' => 'sea', '_form' => 'describe']);
+        $this->postAndFollow('/stores/places/C1', [
+            'name' => 'stamps',
+            'scheme' => 'maker',
+            'scheme_then' => 'name',
+            'says_kind' => 'die',
+            'says_maker' => 'Oddling',
+            'says_theme' => 'sea',
+            '_form' => 'describe',
+        ]);
         $this->postAndFollow('/stores/places/C1/inner', ['label' => 'B', 'kind' => 'tray', 'inner_name' => 'lower', 'layer' => '1']);
         [$item] = $this->putInto('C1.b', 'Wave die');
         self::assertSame(['die', 'Oddling', ['sea'], 'maker,name'], [$item->kind->value, $item->maker, $item->themes, $this->place('C1.b')->scheme]);
@@ -118,12 +153,25 @@ final class StoresTest extends RoomTestCase
     public function testUnitsThatCannotBeAreRefused(): void
     {
         $this->furnish();
-        foreach ([['rows' => '0'], ['rows' => '10000'], ['rows' => 'six'], ['letters' => 'C'], ['letters' => '7'], ['template' => 'moon']] as $wrong) {
-            $page = $this->post('/stores/new-unit', $wrong + ['template' => 'chest', 'rows' => '4', 'columns' => '1', 'letters' => 'D', 'name' => 'my chest', 'wall' => '', '_form' => 'unit']);
+        foreach (
+            [['rows' => '0'], ['rows' => '10000'], ['rows' => 'six'], ['letters' => 'C'], ['letters' => '7'], ['template' => 'moon']] as $wrong
+        ) {
+            $page = $this->post(
+                '/stores/new-unit',
+                $wrong + [
+                    'template' => 'chest',
+                    'rows' => '4',
+                    'columns' => '1',
+                    'letters' => 'D',
+                    'name' => 'my chest',
+                    'wall' => '',
+                    '_form' => 'unit',
+                ],
+            );
             self::assertContains($this->code(), [409, 422], json_encode($wrong, \JSON_THROW_ON_ERROR));
             self::assertSame('my chest', $page->filter('#unit-name')->attr('value'));
         }
-        self::assertSame(1, (int) $this->database()->fetchOne('SELECT count(*) FROM unit'));
+        self::assertSame(1, $this->number('SELECT count(*) FROM unit'));
     }
 
     public function testCompanionsAreShownOnBothAndAtThePull(): void
@@ -145,9 +193,23 @@ final class StoresTest extends RoomTestCase
     {
         $this->furnish();
         [$tern] = $this->putInto('C1', 'Tern');
-        $this->post("/items/{$tern->id}/edit", ['name' => 'Tern', 'kind' => 'stamp set', 'tracking' => 'count', 'themes' => '', 'colour' => '', '_form' => 'item']);
+        $this->post("/items/{$tern->id}/edit", [
+            'name' => 'Tern',
+            'kind' => 'stamp set',
+            'tracking' => 'count',
+            'themes' => '',
+            'colour' => '',
+            '_form' => 'item',
+        ]);
         $this->assertCode(409);
-        $page = $this->post("/items/{$tern->id}/edit", ['name' => 'Tern', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => '', 'colour' => 'blueish', '_form' => 'item']);
+        $page = $this->post("/items/{$tern->id}/edit", [
+            'name' => 'Tern',
+            'kind' => 'stamp set',
+            'tracking' => 'one',
+            'themes' => '',
+            'colour' => 'blueish',
+            '_form' => 'item',
+        ]);
         $this->assertCode(422);
         self::assertSame('blueish', $page->filter('#item-colour')->attr('value'));
     }

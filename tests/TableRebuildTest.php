@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Database\Row;
 use App\Database\TableRebuild;
 
 /** A table that is made anew keeps its rows, laws, indexes and journal, and is what it was if the new one does not hold. */
@@ -19,7 +20,9 @@ final class TableRebuildTest extends OwnFileTestCase
 
     public function testEveryTableIsTheSameAfterwards(): void
     {
-        $tables = array_map(strval(...), $this->database()->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'finder%'"));
+        $tables = Row::words($this->database()->fetchFirstColumn(
+            "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'finder%'",
+        ));
         self::assertGreaterThan(15, \count($tables));
         $schema = $this->schema();
         foreach ($tables as $table) {
@@ -28,8 +31,8 @@ final class TableRebuildTest extends OwnFileTestCase
             self::assertSame($rows, $this->database()->fetchAllAssociative("SELECT * FROM $table"), $table);
             self::assertSame($schema, $this->schema(), $table);
         }
-        self::assertSame('1', (string) $this->database()->fetchOne('PRAGMA foreign_keys'));
-        self::assertSame([], json_decode($this->console('lottel:audit'), true)['differences']);
+        self::assertSame('1', $this->word('PRAGMA foreign_keys'));
+        self::assertSame([], In::of(json_decode($this->console('lottel:audit'), true), 'differences'));
     }
 
     public function testARunningNumberIsNotGivenTwice(): void
@@ -65,7 +68,7 @@ final class TableRebuildTest extends OwnFileTestCase
             } catch (\Exception) {
                 self::assertSame($schema, $this->schema());
                 self::assertSame($needs, $this->database()->fetchAllAssociative('SELECT * FROM need'));
-                self::assertSame('1', (string) $this->database()->fetchOne('PRAGMA foreign_keys'));
+                self::assertSame('1', $this->word('PRAGMA foreign_keys'));
             }
         }
     }
@@ -89,8 +92,12 @@ final class TableRebuildTest extends OwnFileTestCase
     /** @return array<string, string> */
     private function schema(): array
     {
-        $made = $this->database()->fetchAllKeyValue("SELECT type || ' ' || name, sql FROM sqlite_master WHERE sql IS NOT NULL ORDER BY 1");
+        $made = [];
+        foreach ($this->database()->fetchAllAssociative("SELECT type || ' ' || name AS what, sql FROM sqlite_master WHERE sql IS NOT NULL ORDER BY 1") as $columns) {
+            $row = new Row($columns);
+            $made[$row->text('what')] = (string) preg_replace('/^CREATE TABLE "?(\w+)"?/', 'CREATE TABLE $1', $row->text('sql'));
+        }
 
-        return array_map(static fn (mixed $sql): string => (string) preg_replace('/^CREATE TABLE "?(\w+)"?/', 'CREATE TABLE $1', (string) $sql), $made);
+        return $made;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Catalogue\Item;
+use App\Database\Row;
 use App\Log\AuditReading;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -95,7 +96,14 @@ final class TruthTest extends RoomTestCase
     public function testAKitWithoutATrayIsToldSoOnItsPage(): void
     {
         $planned = $this->planKit('Only planned', [[$this->card, 1]]);
-        foreach (['make/finish' => ['name' => 'Card', 'quantity' => '1'], 'pull/unknown' => ['name' => 'Odd', 'address' => 'C1', 'quantity' => '1'], 'make/more' => ['item' => $this->card->id, 'quantity' => '1'], 'return/lost' => ['item' => $this->card->id]] as $step => $fields) {
+        foreach (
+            [
+                'make/finish' => ['name' => 'Card', 'quantity' => '1'],
+                'pull/unknown' => ['name' => 'Odd', 'address' => 'C1', 'quantity' => '1'],
+                'make/more' => ['item' => $this->card->id, 'quantity' => '1'],
+                'return/lost' => ['item' => $this->card->id],
+            ] as $step => $fields
+        ) {
             $this->post("/kits/{$planned}/{$step}", $fields);
             $this->assertCode(409, $step);
             self::assertStringNotContainsString('Redirecting to', $this->text());
@@ -120,7 +128,11 @@ final class TruthTest extends RoomTestCase
         $this->post("/kits/{$kit}/pull/fewer", ['place' => 'C4', 'need' => $this->needId($kit, $ribbon), 'quantity' => '20 m']);
         $this->assertCode(422);
         self::assertStringContainsString('There is only so much in C4: ', $this->text());
-        self::assertDoesNotMatchRegularExpression('/\d{3},\d{3}|\d{6}/', (string) preg_replace('/[0-9a-f]{8}-[0-9a-f-]{27}/', '', $this->text()), 'nobody thinks in ticks');
+        self::assertDoesNotMatchRegularExpression(
+            '/\d{3},\d{3}|\d{6}/',
+            (string) preg_replace('/[0-9a-f]{8}-[0-9a-f-]{27}/', '', $this->text()),
+            'nobody thinks in ticks',
+        );
         foreach (['half' => '½ full', 'full' => 'full', '3/4' => '¾ full'] as $typed => $said) {
             $this->postAndFollow("/items/{$ink->id}/counted", ['quantity' => $typed, 'place' => 'C3']);
             self::assertStringContainsString($said, $this->text());
@@ -161,14 +173,23 @@ final class TruthTest extends RoomTestCase
         $this->postAndFollow("/items/{$ribbon->id}/tracking", ['was' => '1', 'becomes' => '1 yd', 'tracking' => 'length', '_form' => 'retrack']);
         $ticks = 36 * 8128;
         self::assertSame(['C4' => 12 * $ticks, 'bought' => -12 * $ticks], $this->balances($ribbon));
-        self::assertSame(2 * $ticks, (int) $this->database()->fetchOne('SELECT quantity FROM need WHERE kit_id = ?', [$kit]), 'lists say it in the new way');
+        self::assertSame(2 * $ticks, $this->number('SELECT quantity FROM need WHERE kit_id = ?', [$kit]), 'lists say it in the new way');
         self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         $this->postAndFollow("/kits/{$kit}/pull");
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C4', 'needs' => [$this->needId($kit, $ribbon)]]);
         self::assertSame(['C4' => 10 * $ticks, 'bought' => -12 * $ticks, 'tray 2' => 2 * $ticks], $this->balances($ribbon));
         $page = $this->get("/log?item={$ribbon->id}");
-        self::assertSame(['72 in', '12'], $page->filter('table.log td.num')->each(static fn ($cell): string => $cell->text()), 'each line as it was counted then');
-        self::assertCount(0, $page->filter('form[action$="/reverse"]')->reduce(fn ($form): bool => str_contains((string) $form->attr('action'), '/'.$this->firstMovement($ribbon).'/')));
+        self::assertSame(
+            ['72 in', '12'],
+            $page->filter('table.log td.num')->each(static fn ($cell): string => $cell->text()),
+            'each line as it was counted then',
+        );
+        self::assertCount(
+            0,
+            $page
+                ->filter('form[action$="/reverse"]')
+                ->reduce(fn ($form): bool => str_contains((string) $form->attr('action'), '/'.$this->firstMovement($ribbon).'/')),
+        );
         $this->post('/log/'.$this->firstMovement($ribbon).'/reverse');
         $this->assertCode(422);
         self::assertStringContainsString('counted in another way since', $this->text());
@@ -224,7 +245,19 @@ final class TruthTest extends RoomTestCase
     #[DataProvider('searches')]
     public function testColoursAndSizesAreFoundHoweverTheyAreWritten(string $query, array $names): void
     {
-        $this->putInto('C5', 'Gorse card;;5;;#f0cf4e', 'Deep ribbon;;3 ft;;navy', 'Brown bag;;5;;kraft', 'Sunrise card;;2;;coral', 'Mint card;;2;;light green', 'Sea card;;2;;#0000ff', 'Old charts 12 × 12;;4', 'Map 12 by 12', 'Panels 4¼ × 5½;;6', 'Twelve dozen');
+        $this->putInto(
+            'C5',
+            'Gorse card;;5;;#f0cf4e',
+            'Deep ribbon;;3 ft;;navy',
+            'Brown bag;;5;;kraft',
+            'Sunrise card;;2;;coral',
+            'Mint card;;2;;light green',
+            'Sea card;;2;;#0000ff',
+            'Old charts 12 × 12;;4',
+            'Map 12 by 12',
+            'Panels 4¼ × 5½;;6',
+            'Twelve dozen',
+        );
         $this->database()->executeStatement("UPDATE item SET colour_name = 'Gorse' WHERE name = 'Gorse card'");
         self::assertEqualsCanonicalizing($names, $this->get('/find?'.$query)->filter('main .rows .name')->each(static fn ($node): string => $node->text()));
     }
@@ -233,27 +266,70 @@ final class TruthTest extends RoomTestCase
     {
         $page = $this->get("/items/{$this->gulls->id}/edit");
         self::assertGreaterThanOrEqual(30, $page->filter('.colour-chip')->count());
-        $this->postAndFollow("/items/{$this->gulls->id}/edit", ['name' => 'Gulls', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => '', 'colour' => 'navy']);
+        $this->postAndFollow("/items/{$this->gulls->id}/edit", [
+            'name' => 'Gulls',
+            'kind' => 'stamp set',
+            'tracking' => 'one',
+            'themes' => '',
+            'colour' => 'navy',
+        ]);
         self::assertSame('#1b2a55', $this->database()->fetchOne('SELECT colour FROM item WHERE id = ?', [$this->gulls->id]));
-        $this->post("/items/{$this->gulls->id}/edit", ['name' => 'Gulls', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => '', 'colour' => 'greyish something', '_form' => 'item']);
+        $this->post("/items/{$this->gulls->id}/edit", [
+            'name' => 'Gulls',
+            'kind' => 'stamp set',
+            'tracking' => 'one',
+            'themes' => '',
+            'colour' => 'greyish something',
+            '_form' => 'item',
+        ]);
         $this->assertCode(422);
         self::assertStringContainsString('is no colour that is known here', $this->text());
     }
 
     public function testThePreviewIsWhatIsWritten(): void
     {
-        $this->postAndFollow('/stores/places/C5', ['name' => 'mixed', 'scheme' => 'name', 'says_maker' => 'Oddling, Two Bollards', 'says_theme' => 'sea, seabirds', 'season' => 'winter']);
+        $this->postAndFollow('/stores/places/C5', [
+            'name' => 'mixed',
+            'scheme' => 'name',
+            'says_maker' => 'Oddling, Two Bollards',
+            'says_theme' => 'sea, seabirds',
+            'season' => 'winter',
+        ]);
         $lines = "Hot glue gun\nPuffin die;;3\nSquare card; Kelp & Comma; 12; knots; mustard\nVelvet ribbon;;2 yd\nBuoy ink;;half";
         $page = $this->post('/stores/places/C5/preview', ['things' => $lines]);
-        $shown = $page->filter('.preview tbody tr')->each(static fn ($row): array => $row->filter('td')->each(static fn ($cell): string => trim((string) preg_replace('/\s+/', ' ', $cell->text()))));
+        $shown = $page
+            ->filter('.preview tbody tr')
+            ->each(
+                static fn ($row): array => $row
+                    ->filter('td')
+                    ->each(static fn ($cell): string => trim((string) preg_replace('/\s+/', ' ', $cell->text()))),
+            );
         $this->browser->submit($page->filter('#preview form')->form());
         $this->assertCode(303);
-        $kinds = ['machine' => 'machine (by its name)', 'die' => 'die (by its name)', 'paper' => 'paper (by its name)', 'ribbon' => 'ribbon (by its name)', 'ink' => 'ink (by its name)'];
+        $kinds = [
+            'machine' => 'machine (by its name)',
+            'die' => 'die (by its name)',
+            'paper' => 'paper (by its name)',
+            'ribbon' => 'ribbon (by its name)',
+            'ink' => 'ink (by its name)',
+        ];
         $quantities = $this->service(\App\Web\Frame::class)->quantities();
         $written = [];
-        foreach ($this->database()->fetchAllAssociative('SELECT i.*, b.quantity FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.address = ? ORDER BY i.id', ['C5']) as $row) {
-            $hazards = implode(', ', json_decode((string) $row['hazards'], true));
-            $written[] = [$row['name'], $kinds[$row['kind']].$hazards, $row['maker'], $quantities->print((int) $row['quantity'], \Lottel\Core\Log\Tracking::from((string) $row['tracking'])), implode(', ', json_decode((string) $row['themes'], true)), $row['colour_name']];
+        foreach (
+            $this->database()->fetchAllAssociative(
+                'SELECT i.*, b.quantity FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.address = ? ORDER BY i.id',
+                ['C5'],
+            ) as $columns
+        ) {
+            $row = new Row($columns);
+            $written[] = [
+                $row->text('name'),
+                $kinds[$row->text('kind')].implode(', ', $row->texts('hazards')),
+                $row->text('maker'),
+                $quantities->print($row->int('quantity'), $row->one('tracking', \Lottel\Core\Log\Tracking::class)),
+                implode(', ', $row->texts('themes')),
+                $row->text('colour_name'),
+            ];
         }
         self::assertSame($written, $shown);
         self::assertSame('machine (by its name)heavy, hot', $shown[0][1]);
@@ -270,7 +346,14 @@ final class TruthTest extends RoomTestCase
         $this->postAndFollow('/stores/places/C4', ['name' => '', 'scheme' => 'name', 'is_child_safe' => '1']);
         $this->get("/items/{$knife->id}");
         self::assertStringNotContainsString('Small children', $this->text());
-        $this->postAndFollow('/stores/new-unit', ['template' => 'rail', 'letters' => 'R', 'rows' => '1', 'columns' => '3', 'above_floor' => '1600 mm', 'height' => '200 mm']);
+        $this->postAndFollow('/stores/new-unit', [
+            'template' => 'rail',
+            'letters' => 'R',
+            'rows' => '1',
+            'columns' => '3',
+            'above_floor' => '1600 mm',
+            'height' => '200 mm',
+        ]);
         $this->postAndFollow("/items/{$knife->id}/home", ['address' => 'R1']);
         self::assertStringNotContainsString('Small children', $this->text(), 'it hangs too high for them');
     }
@@ -284,14 +367,34 @@ final class TruthTest extends RoomTestCase
         [, $size, $unit] = $m + ['', '', ''];
         self::assertGreaterThan(0, (float) $size, 'its load is said');
         self::assertLessThan(10 * 16, (float) $size * ('lb' === $unit ? 16 : 1), 'forty lines of small things are no sack of stones');
-        $this->postAndFollow("/items/{$this->card->id}/edit", ['name' => 'Petrel card', 'kind' => 'paper', 'tracking' => 'count', 'themes' => '', 'colour' => '', 'width' => '8 1/2', 'height' => '11', 'depth' => '1/32', 'grams' => '1/2 oz']);
+        $this->postAndFollow("/items/{$this->card->id}/edit", [
+            'name' => 'Petrel card',
+            'kind' => 'paper',
+            'tracking' => 'count',
+            'themes' => '',
+            'colour' => '',
+            'width' => '8 1/2',
+            'height' => '11',
+            'depth' => '1/32',
+            'grams' => '1/2 oz',
+        ]);
         $this->get('/stores/places/C2');
         self::assertStringNotContainsString('a guess', $this->text(), 'this one has been measured');
     }
 
     public function testARoomShowsItsOwnMeasuresAndTimesAndMayChangeThem(): void
     {
-        $this->postAndFollow("/items/{$this->card->id}/edit", ['name' => 'Petrel card', 'kind' => 'paper', 'tracking' => 'count', 'themes' => '', 'colour' => '', 'width' => '8 1/2', 'height' => '11', 'depth' => '1/32', 'grams' => '0.5 oz']);
+        $this->postAndFollow("/items/{$this->card->id}/edit", [
+            'name' => 'Petrel card',
+            'kind' => 'paper',
+            'tracking' => 'count',
+            'themes' => '',
+            'colour' => '',
+            'width' => '8 1/2',
+            'height' => '11',
+            'depth' => '1/32',
+            'grams' => '0.5 oz',
+        ]);
         self::assertStringContainsString('0.5 oz', $this->text());
         $this->get('/stores/places/C2');
         self::assertStringNotContainsString(' kg', $this->text());
@@ -304,7 +407,7 @@ final class TruthTest extends RoomTestCase
         $this->get("/items/{$this->card->id}");
         self::assertStringContainsString('215.9 × 279.4', $this->text());
         self::assertStringContainsString('14 g', $this->text());
-        $at = new \DateTimeImmutable((string) $this->database()->fetchOne('SELECT max(at) FROM movement'), new \DateTimeZone('UTC'));
+        $at = new \DateTimeImmutable($this->word('SELECT max(at) FROM movement'), new \DateTimeZone('UTC'));
         self::assertStringContainsString($at->setTimezone(new \DateTimeZone('Asia/Tokyo'))->format('j M, G:i'), $this->text());
         $this->post('/upkeep/room', ['room' => '', 'measure' => 'ells', 'time_zone' => 'Mars/Base', '_form' => 'room']);
         $this->assertCode(422);
@@ -318,14 +421,20 @@ final class TruthTest extends RoomTestCase
         self::assertNotNull($this->database()->fetchOne('SELECT used_at FROM item WHERE id = ?', [$this->gulls->id]));
         $this->browser->submit($page->filter('.said form')->form());
         self::assertNull($this->database()->fetchOne('SELECT used_at FROM item WHERE id = ?', [$this->gulls->id]));
-        self::assertSame(0, (int) $this->database()->fetchOne('SELECT count(*) FROM item_use WHERE item_id = ?', [$this->gulls->id]));
+        self::assertSame(0, $this->number('SELECT count(*) FROM item_use WHERE item_id = ?', [$this->gulls->id]));
         $this->get('/stores/queue');
         self::assertStringNotContainsString('New no longer', $this->text());
     }
 
     public function testAForeignCodeIsToldOnThePageThatStays(): void
     {
-        $this->browser->request('POST', '/scan', ['_request' => '0190aaaa-0000-7000-8000-000000000005', '_form' => 'scan-here', 'on' => '', 'code' => '4006381333931'], [], ['HTTP_HX_REQUEST' => 'true']);
+        $this->browser->request(
+            'POST',
+            '/scan',
+            ['_request' => '0190aaaa-0000-7000-8000-000000000005', '_form' => 'scan-here', 'on' => '', 'code' => '4006381333931'],
+            [],
+            ['HTTP_HX_REQUEST' => 'true'],
+        );
         $this->assertCode(422);
         self::assertSame('#scan-said', $this->browser->getResponse()->headers->get('HX-Retarget'));
         self::assertSame('“4006381333931” is no label of this room.', trim($this->text()));
@@ -336,6 +445,6 @@ final class TruthTest extends RoomTestCase
 
     private function firstMovement(Item $item): int
     {
-        return (int) $this->database()->fetchOne('SELECT min(id) FROM movement WHERE item_id = ?', [$item->id]);
+        return $this->number('SELECT min(id) FROM movement WHERE item_id = ?', [$item->id]);
     }
 }

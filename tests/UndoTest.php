@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Catalogue\Item;
+use App\Database\Row;
 use App\Log\AuditReading;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
@@ -44,16 +45,48 @@ final class UndoTest extends RoomTestCase
             $t->take('C2', $t->card);
         };
         yield 'a thing gets another home' => [static fn (self $t): array => ["/items/{$t->card->id}/home", ['address' => 'C4']]];
-        yield 'a thing is filed from the queue' => [static fn (self $t): array => ['/stores/queue', ['item' => $t->itemNamed('Odd shell'), 'address' => 'C5']]];
-        yield 'a thing is filed by scanning' => [static fn (self $t): array => ['/scan', ['on' => 'file:'.$t->itemNamed('Odd shell'), 'code' => 'C5']]];
-        yield 'several are changed and moved' => [static fn (self $t): array => ['/stores/places/C1/several', ['items' => [$t->gulls->id, $t->terns->id], 'to' => 'C5', 'maker' => 'Kelp & Comma', 'theme' => 'sea']]];
-        yield 'lines are pasted' => [static fn (self $t): array => ['/stores/places/C1/things', ['things' => "Puffins\nRazorbills; Oddling; 3; seabirds"]]];
-        yield 'more comes in' => [static fn (self $t): array => ["/items/{$t->card->id}/stock", ['quantity' => '12', 'address' => 'C2', 'from' => 'given']]];
-        yield 'a record is changed' => [static fn (self $t): array => ["/items/{$t->gulls->id}/edit", ['name' => 'Gulls over the pier', 'kind' => 'stamp set', 'tracking' => 'one', 'themes' => 'sea', 'colour' => 'navy', 'hazards' => ['inky']]]];
+        yield 'a thing is filed from the queue' => [
+            static fn (self $t): array => ['/stores/queue', ['item' => $t->itemNamed('Odd shell'), 'address' => 'C5']],
+        ];
+        yield 'a thing is filed by scanning' => [
+            static fn (self $t): array => ['/scan', ['on' => 'file:'.$t->itemNamed('Odd shell'), 'code' => 'C5']],
+        ];
+        yield 'several are changed and moved' => [
+            static fn (self $t): array => [
+                '/stores/places/C1/several',
+                ['items' => [$t->gulls->id, $t->terns->id], 'to' => 'C5', 'maker' => 'Kelp & Comma', 'theme' => 'sea'],
+            ],
+        ];
+        yield 'lines are pasted' => [
+            static fn (self $t): array => ['/stores/places/C1/things', ['things' => "Puffins\nRazorbills; Oddling; 3; seabirds"]],
+        ];
+        yield 'more comes in' => [
+            static fn (self $t): array => ["/items/{$t->card->id}/stock", ['quantity' => '12', 'address' => 'C2', 'from' => 'given']],
+        ];
+        yield 'a record is changed' => [
+            static fn (self $t): array => [
+                "/items/{$t->gulls->id}/edit",
+                [
+                    'name' => 'Gulls over the pier',
+                    'kind' => 'stamp set',
+                    'tracking' => 'one',
+                    'themes' => 'sea',
+                    'colour' => 'navy',
+                    'hazards' => ['inky'],
+                ],
+            ],
+        ];
         yield 'a record is copied' => [static fn (self $t): array => ["/items/{$t->gulls->id}/duplicate", []]];
-        yield 'two things belong together' => [static fn (self $t): array => ["/items/{$t->gulls->id}/companions", ['companion' => 'Petrel ink', 'is_together' => '1']]];
-        yield 'a thing is counted' => [static fn (self $t): array => ["/items/{$t->card->id}/counted", ['quantity' => '20', 'place' => 'C2', 'why' => 'four were bent']]];
-        yield 'a thing is deleted' => [static fn (self $t): array => ['/items/'.$t->itemNamed('Gulls (copy)').'/delete', []], static fn (self $t) => $t->post("/items/{$t->gulls->id}/duplicate")];
+        yield 'two things belong together' => [
+            static fn (self $t): array => ["/items/{$t->gulls->id}/companions", ['companion' => 'Petrel ink', 'is_together' => '1']],
+        ];
+        yield 'a thing is counted' => [
+            static fn (self $t): array => ["/items/{$t->card->id}/counted", ['quantity' => '20', 'place' => 'C2', 'why' => 'four were bent']],
+        ];
+        yield 'a thing is deleted' => [
+            static fn (self $t): array => ['/items/'.$t->itemNamed('Gulls (copy)').'/delete', []],
+            static fn (self $t) => $t->post("/items/{$t->gulls->id}/duplicate"),
+        ];
         yield 'a kit is planned' => [static fn (self $t): array => ['/kits', ['name' => 'Another', 'due_on' => '2027-02-01']]];
         yield 'a kit is described' => [static fn (self $t): array => ["/kits/{$t->open}", ['name' => 'Open still', 'note' => 'foam']]];
         yield 'a planned kit is deleted' => [static fn (self $t): array => ["/kits/{$t->planned}/delete", []]];
@@ -61,20 +94,54 @@ final class UndoTest extends RoomTestCase
         yield 'more is wanted' => [static fn (self $t): array => ["/kits/{$t->open}/needs", ['item' => $t->card->id, 'quantity' => '4']]];
         yield 'a line is changed' => [static fn (self $t): array => ["/kits/{$t->open}/needs/".$t->needId($t->open, $t->card), ['quantity' => '3']]];
         yield 'a line is taken off' => [static fn (self $t): array => ["/kits/{$t->open}/needs/".$t->needId($t->open, $t->card), ['remove' => '1']]];
-        yield 'into a planned kit’s list' => [static fn (self $t): array => ["/items/{$t->ink->id}/into-kit", ['kit' => $t->planned, 'quantity' => '1']]];
-        yield 'out now, into a new kit' => [static fn (self $t): array => ["/items/{$t->card->id}/into-kit", ['kit' => '0', 'quantity' => '3', 'now' => '1']]];
-        yield 'out now, into a planned kit' => [static fn (self $t): array => ["/items/{$t->card->id}/into-kit", ['kit' => $t->planned, 'quantity' => '3', 'now' => '1']]];
-        yield 'taken at a stop' => [static fn (self $t): array => ["/kits/{$t->open}/pull/take", ['place' => 'C2', 'needs' => [$t->needId($t->open, $t->card)]]]];
+        yield 'into a planned kit’s list' => [
+            static fn (self $t): array => ["/items/{$t->ink->id}/into-kit", ['kit' => $t->planned, 'quantity' => '1']],
+        ];
+        yield 'out now, into a new kit' => [
+            static fn (self $t): array => ["/items/{$t->card->id}/into-kit", ['kit' => '0', 'quantity' => '3', 'now' => '1']],
+        ];
+        yield 'out now, into a planned kit' => [
+            static fn (self $t): array => ["/items/{$t->card->id}/into-kit", ['kit' => $t->planned, 'quantity' => '3', 'now' => '1']],
+        ];
+        yield 'taken at a stop' => [
+            static fn (self $t): array => ["/kits/{$t->open}/pull/take", ['place' => 'C2', 'needs' => [$t->needId($t->open, $t->card)]]],
+        ];
         yield 'taken by scanning' => [static fn (self $t): array => ['/scan', ['on' => 'pull:'.$t->open, 'code' => 'C2']]];
-        yield 'fewer taken, no more there' => [static fn (self $t): array => ["/kits/{$t->open}/pull/fewer", ['place' => 'C2', 'need' => $t->needId($t->open, $t->card), 'quantity' => '7', 'no_more' => '1']]];
-        yield 'not here' => [static fn (self $t): array => ["/kits/{$t->open}/pull/not-here", ['place' => 'C2', 'need' => $t->needId($t->open, $t->card)]]];
-        yield 'something else instead' => [static fn (self $t): array => ["/kits/{$t->open}/pull/instead", ['place' => 'C1', 'need' => $t->needId($t->open, $t->gulls), 'item' => $t->terns->id]]];
-        yield 'an uncatalogued thing is pulled' => [static fn (self $t): array => ["/kits/{$t->open}/pull/unknown", ['name' => 'Rope ends', 'address' => 'C4', 'quantity' => '5']]];
+        yield 'fewer taken, no more there' => [
+            static fn (self $t): array => [
+                "/kits/{$t->open}/pull/fewer",
+                ['place' => 'C2', 'need' => $t->needId($t->open, $t->card), 'quantity' => '7', 'no_more' => '1'],
+            ],
+        ];
+        yield 'not here' => [
+            static fn (self $t): array => ["/kits/{$t->open}/pull/not-here", ['place' => 'C2', 'need' => $t->needId($t->open, $t->card)]],
+        ];
+        yield 'something else instead' => [
+            static fn (self $t): array => [
+                "/kits/{$t->open}/pull/instead",
+                ['place' => 'C1', 'need' => $t->needId($t->open, $t->gulls), 'item' => $t->terns->id],
+            ],
+        ];
+        yield 'an uncatalogued thing is pulled' => [
+            static fn (self $t): array => ["/kits/{$t->open}/pull/unknown", ['name' => 'Rope ends', 'address' => 'C4', 'quantity' => '5']],
+        ];
         yield 'the pull ends' => [static fn (self $t): array => ["/kits/{$t->open}/pull/end", []]];
         yield 'used up' => [static fn (self $t): array => ["/kits/{$t->open}/make/use", ['item' => $t->card->id, 'quantity' => '6']], $onTray];
-        yield 'one more thing at the bench' => [static fn (self $t): array => ["/kits/{$t->open}/make/more", ['item' => $t->terns->id, 'quantity' => '1']], $onTray];
-        yield 'finished' => [static fn (self $t): array => ["/kits/{$t->open}/make/finish", ['name' => 'Gull card', 'quantity' => '6', 'address' => 'C4', 'gone_into' => [$t->card->id]]], $onTray];
-        yield 'brought home' => [static fn (self $t): array => ["/kits/{$t->open}/return/home", ['items' => [$t->gulls->id, $t->card->id], 'cared' => ['inky']]], $onTray];
+        yield 'one more thing at the bench' => [
+            static fn (self $t): array => ["/kits/{$t->open}/make/more", ['item' => $t->terns->id, 'quantity' => '1']],
+            $onTray,
+        ];
+        yield 'finished' => [
+            static fn (self $t): array => [
+                "/kits/{$t->open}/make/finish",
+                ['name' => 'Gull card', 'quantity' => '6', 'address' => 'C4', 'gone_into' => [$t->card->id]],
+            ],
+            $onTray,
+        ];
+        yield 'brought home' => [
+            static fn (self $t): array => ["/kits/{$t->open}/return/home", ['items' => [$t->gulls->id, $t->card->id], 'cared' => ['inky']]],
+            $onTray,
+        ];
         yield 'brought home by scanning' => [static fn (self $t): array => ['/scan', ['on' => 'return:'.$t->open, 'code' => 'C2']], $onTray];
         yield 'not on the tray' => [static fn (self $t): array => ["/kits/{$t->open}/return/lost", ['item' => $t->gulls->id]], $onTray];
         yield 'found again' => [static fn (self $t): array => ["/items/{$t->gulls->id}/found", ['address' => 'C5']], static function (self $t): void {
@@ -82,34 +149,83 @@ final class UndoTest extends RoomTestCase
             $t->post("/kits/{$t->open}/return/lost", ['item' => $t->gulls->id]);
         }];
         yield 'a kit is closed' => [static fn (self $t): array => ["/kits/{$t->open}/close", []]];
-        yield 'a place is described' => [static fn (self $t): array => ['/stores/places/C2', ['name' => 'blue card', 'scheme' => 'colour', 'says_kind' => 'paper', 'also_kinds' => ['scrap'], 'most_grams' => '5 kg', 'season' => 'winter', 'is_child_safe' => '1']]];
-        yield 'a box is put inside' => [static fn (self $t): array => ['/stores/places/C1/inner', ['label' => 'b', 'kind' => 'tray', 'inner_name' => 'lower', 'layer' => '1']]];
-        yield 'a place is divided' => [static fn (self $t): array => ['/stores/places/C2/divide', ['division' => 'grid', 'rows' => '2', 'columns' => '3']]];
+        yield 'a place is described' => [
+            static fn (self $t): array => [
+                '/stores/places/C2',
+                [
+                    'name' => 'blue card',
+                    'scheme' => 'colour',
+                    'says_kind' => 'paper',
+                    'also_kinds' => ['scrap'],
+                    'most_grams' => '5 kg',
+                    'season' => 'winter',
+                    'is_child_safe' => '1',
+                ],
+            ],
+        ];
+        yield 'a box is put inside' => [
+            static fn (self $t): array => ['/stores/places/C1/inner', ['label' => 'b', 'kind' => 'tray', 'inner_name' => 'lower', 'layer' => '1']],
+        ];
+        yield 'a place is divided' => [
+            static fn (self $t): array => ['/stores/places/C2/divide', ['division' => 'grid', 'rows' => '2', 'columns' => '3']],
+        ];
         yield 'a place is split' => [static fn (self $t): array => ['/stores/places/C2/split', ['parts' => '3', 'direction' => 'across']]];
         yield 'two places are joined' => [static fn (self $t): array => ['/stores/places/C1/merge', ['with' => 'C2']]];
-        yield 'joined places with boxes in them' => [static fn (self $t): array => ['/stores/places/C1/merge', ['with' => 'C2']], static function (self $t): void {
-            $t->post('/stores/places/C2/inner', ['label' => 'a', 'kind' => 'box', 'inner_name' => '', 'layer' => '0']);
-            $t->putInto('C2.a', 'Fog card;;9');
-        }];
-        yield 'a place gets another address' => [static fn (self $t): array => ['/stores/places/C2/address', ['new_address' => 'C12']], static fn (self $t) => $t->post('/stores/places/C2/inner', ['label' => 'a', 'kind' => 'box', 'inner_name' => '', 'layer' => '0'])];
-        yield 'a box stands elsewhere' => [static fn (self $t): array => ['/stores/places/C2.a/into', ['outer' => 'C4']], static function (self $t): void {
-            $t->post('/stores/places/C2/inner', ['label' => 'a', 'kind' => 'box', 'inner_name' => '', 'layer' => '0']);
-            $t->putInto('C2.a', 'Fog card;;9');
-        }];
+        yield 'joined places with boxes in them' => [
+            static fn (self $t): array => ['/stores/places/C1/merge', ['with' => 'C2']],
+            static function (self $t): void {
+                $t->post('/stores/places/C2/inner', ['label' => 'a', 'kind' => 'box', 'inner_name' => '', 'layer' => '0']);
+                $t->putInto('C2.a', 'Fog card;;9');
+            },
+        ];
+        yield 'a place gets another address' => [
+            static fn (self $t): array => ['/stores/places/C2/address', ['new_address' => 'C12']],
+            static fn (self $t) => $t->post('/stores/places/C2/inner', ['label' => 'a', 'kind' => 'box', 'inner_name' => '', 'layer' => '0']),
+        ];
+        yield 'a box stands elsewhere' => [
+            static fn (self $t): array => ['/stores/places/C2.a/into', ['outer' => 'C4']],
+            static function (self $t): void {
+                $t->post('/stores/places/C2/inner', ['label' => 'a', 'kind' => 'box', 'inner_name' => '', 'layer' => '0']);
+                $t->putInto('C2.a', 'Fog card;;9');
+            },
+        ];
         yield 'a place is emptied' => [static fn (self $t): array => ['/stores/places/C1/empty', ['to' => 'C4']]];
         yield 'a place is taken out of use' => [static fn (self $t): array => ['/stores/places/C5/retire', []]];
-        yield 'a unit is built' => [static fn (self $t): array => ['/stores/new-unit', ['template' => 'chest', 'letters' => 'D', 'rows' => '4', 'name' => 'panels', 'wall' => 'east wall']]];
-        yield 'a unit is described' => [static fn (self $t): array => ['/stores/units/C/describe', ['name' => 'stamp chest', 'wall' => 'south wall', 'caution' => 'heavy', 'above_floor' => '4']]];
+        yield 'a unit is built' => [
+            static fn (self $t): array => [
+                '/stores/new-unit',
+                ['template' => 'chest', 'letters' => 'D', 'rows' => '4', 'name' => 'panels', 'wall' => 'east wall'],
+            ],
+        ];
+        yield 'a unit is described' => [
+            static fn (self $t): array => [
+                '/stores/units/C/describe',
+                ['name' => 'stamp chest', 'wall' => 'south wall', 'caution' => 'heavy', 'above_floor' => '4'],
+            ],
+        ];
         yield 'a row is added' => [static fn (self $t): array => ['/stores/units/C/row', ['row_height' => '4']]];
-        yield 'places are numbered anew' => [static fn (self $t): array => ['/stores/units/C/renumber', []], static fn (self $t) => $t->post('/stores/places/C2/address', ['new_address' => 'C12'])];
-        yield 'a unit is taken out' => [static fn (self $t): array => ['/stores/units/D/retire', []], static fn (self $t) => $t->post('/stores/new-unit', ['template' => 'chest', 'letters' => 'D', 'rows' => '3'])];
+        yield 'places are numbered anew' => [
+            static fn (self $t): array => ['/stores/units/C/renumber', []],
+            static fn (self $t) => $t->post('/stores/places/C2/address', ['new_address' => 'C12']),
+        ];
+        yield 'a unit is taken out' => [
+            static fn (self $t): array => ['/stores/units/D/retire', []],
+            static fn (self $t) => $t->post('/stores/new-unit', ['template' => 'chest', 'letters' => 'D', 'rows' => '3']),
+        ];
         yield 'the floor plan is kept' => [static fn (self $t): array => $t->plan()];
         yield 'a room is added' => [static fn (self $t): array => ['/stores/rooms', ['room_name' => 'garage']]];
-        yield 'the room measures otherwise' => [static fn (self $t): array => ['/upkeep/room', ['room' => 'Loft', 'measure' => 'mm', 'time_zone' => 'Asia/Tokyo']]];
-        yield 'labels are printed' => [static fn (self $t): array => ['/stores/labels/printed', ['wish' => $t->database()->fetchFirstColumn('SELECT id FROM label_wish')]]];
+        yield 'the room measures otherwise' => [
+            static fn (self $t): array => ['/upkeep/room', ['room' => 'Loft', 'measure' => 'mm', 'time_zone' => 'Asia/Tokyo']],
+        ];
+        yield 'labels are printed' => [
+            static fn (self $t): array => ['/stores/labels/printed', ['wish' => $t->database()->fetchFirstColumn('SELECT id FROM label_wish')]],
+        ];
         yield 'a label is wished for' => [static fn (self $t): array => ['/stores/labels/item/'.$t->gulls->id.'/wish', ['format' => 'lid']]];
         yield 'a search is kept' => [static fn (self $t): array => ['/find/saved', ['search_name' => 'sea', 'query' => 'theme=sea']]];
-        yield 'a search is forgotten' => [static fn (self $t): array => ['/find/saved/'.$t->database()->fetchOne('SELECT id FROM saved_search'), []], static fn (self $t) => $t->post('/find/saved', ['search_name' => 'sea', 'query' => 'theme=sea'])];
+        yield 'a search is forgotten' => [
+            static fn (self $t): array => ['/find/saved/'.$t->number('SELECT id FROM saved_search'), []],
+            static fn (self $t) => $t->post('/find/saved', ['search_name' => 'sea', 'query' => 'theme=sea']),
+        ];
     }
 
     /**
@@ -119,7 +235,9 @@ final class UndoTest extends RoomTestCase
     #[DataProvider('steps')]
     public function testAnUndoneStepLeavesTheRoomAsItWas(\Closure $step, ?\Closure $before = null): void
     {
-        null === $before || $before($this);
+        if (null !== $before) {
+            $before($this);
+        }
         $this->entities()->clear();
         $room = $this->snapshot();
         [$path, $fields] = $step($this);
@@ -143,13 +261,27 @@ final class UndoTest extends RoomTestCase
 
     public function testTheSentenceNamesAllThatWasPutBack(): void
     {
-        foreach ([
-            ["/items/{$this->card->id}/home", ['address' => 'C4'], 'Undone: Petrel card is back in C2 and at home in C2 again.'],
-            ['/stores/places/C1/merge', ['with' => 'C2'], ['Petrel card is at home in C2 again and back in C2', 'C2 is in use again', 'C1 is as before']],
-            ['/stores/places/C1/things', ['things' => "Puffins\nAuks"], 'Undone: Auks and Puffins are not in the room any more, as before it was bought and out of the catalogue again.'],
-            ["/items/{$this->card->id}/into-kit", ['kit' => '0', 'quantity' => '3', 'now' => '1'], 'is not planned any more'],
-            ["/kits/{$this->open}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($this->open, $this->card)]], 'Undone: Petrel card is open on the list again and back in C2.'],
-        ] as [$path, $fields, $said]) {
+        foreach (
+            [
+                ["/items/{$this->card->id}/home", ['address' => 'C4'], 'Undone: Petrel card is back in C2 and at home in C2 again.'],
+                [
+                    '/stores/places/C1/merge',
+                    ['with' => 'C2'],
+                    ['Petrel card is at home in C2 again and back in C2', 'C2 is in use again', 'C1 is as before'],
+                ],
+                [
+                    '/stores/places/C1/things',
+                    ['things' => "Puffins\nAuks"],
+                    'Undone: Auks and Puffins are not in the room any more, as before it was bought and out of the catalogue again.',
+                ],
+                ["/items/{$this->card->id}/into-kit", ['kit' => '0', 'quantity' => '3', 'now' => '1'], 'is not planned any more'],
+                [
+                    "/kits/{$this->open}/pull/take",
+                    ['place' => 'C2', 'needs' => [$this->needId($this->open, $this->card)]],
+                    'Undone: Petrel card is open on the list again and back in C2.',
+                ],
+            ] as [$path, $fields, $said]
+        ) {
             $page = $this->postAndFollow($path, $fields);
             $this->browser->submit($page->filter('.said form')->form());
             $sentence = $this->browser->followRedirect()->filter('.said')->text();
@@ -169,7 +301,7 @@ final class UndoTest extends RoomTestCase
 
         $this->postAndFollow('/stores/places/C1/things', ['things' => "Puffins\nAuks"]);
         $puffins = $this->itemNamed('Puffins');
-        $line = (int) $this->database()->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$puffins]);
+        $line = $this->number('SELECT max(id) FROM movement WHERE item_id = ?', [$puffins]);
         $this->postAndFollow("/log/{$line}/reverse");
         $this->get('/find?q=puffins');
         self::assertStringContainsString('Nothing fits', $this->text());
@@ -226,7 +358,7 @@ final class UndoTest extends RoomTestCase
     public function testWhatAnotherDidToAKitSinceStays(): void
     {
         $first = $this->undoable("/items/{$this->card->id}/into-kit", ['kit' => '0', 'quantity' => '3', 'now' => '1']);
-        $kit = (int) $this->database()->fetchOne('SELECT max(id) FROM kit');
+        $kit = $this->number('SELECT max(id) FROM kit');
         $this->postAndFollow("/kits/{$kit}/make/more", ['item' => $this->terns->id]);
         $this->postAndFollow('/log/undo', ['step' => $first, 'back' => '/plan']);
         self::assertStringContainsString('stays: other things belong to it by now', $this->text());
@@ -243,7 +375,7 @@ final class UndoTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->open}/make/more", ['item' => $this->card->id, 'quantity' => '2']);
         $this->postAndFollow('/log/undo', ['step' => $first, 'back' => '/plan']);
         self::assertSame(['C2' => 22, 'bought' => -24, 'tray 1' => 2], $this->balances($this->card));
-        self::assertSame(2, (int) $this->database()->fetchOne('SELECT taken FROM need WHERE id = ?', [$need]));
+        self::assertSame(2, $this->number('SELECT taken FROM need WHERE id = ?', [$need]));
     }
 
     public function testAHelperTakesBackWhatIsAHelpers(): void
@@ -276,12 +408,25 @@ final class UndoTest extends RoomTestCase
     public function testEveryColumnOfEveryTableIsWatched(): void
     {
         $watched = \App\Database\StepJournal::TABLES;
-        $unwatched = ['movement', 'balance', 'write_request', 'step_change', 'current_step', 'session', 'sign_in_failure', 'account', 'retracking', 'doctrine_migration_versions'];
-        $tables = $this->database()->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'finder%' AND name NOT LIKE 'sqlite_%'");
+        $unwatched = [
+            'movement',
+            'balance',
+            'write_request',
+            'step_change',
+            'current_step',
+            'session',
+            'sign_in_failure',
+            'account',
+            'retracking',
+            'doctrine_migration_versions',
+        ];
+        $tables = $this->database()->fetchFirstColumn(
+            "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'finder%' AND name NOT LIKE 'sqlite_%'",
+        );
         self::assertEqualsCanonicalizing([...array_keys($watched), ...$unwatched], $tables, 'a new table is watched, or it is said why not');
         foreach ($watched as $table => $derived) {
-            $trigger = (string) $this->database()->fetchOne("SELECT sql FROM sqlite_master WHERE name = 'step_{$table}_update'");
-            foreach ($this->database()->fetchFirstColumn("SELECT name FROM pragma_table_info('$table')") as $column) {
+            $trigger = $this->word("SELECT sql FROM sqlite_master WHERE name = 'step_{$table}_update'");
+            foreach (Row::words($this->database()->fetchFirstColumn("SELECT name FROM pragma_table_info('$table')")) as $column) {
                 self::assertSame(\in_array($column, $derived, true), !str_contains($trigger, "'$column', NEW.$column"), "$table.$column");
             }
         }
@@ -290,7 +435,7 @@ final class UndoTest extends RoomTestCase
     public function testAPlannedKitThatWasPulledAndPutBackIsOutOfSightNotGone(): void
     {
         $first = $this->undoable("/items/{$this->card->id}/into-kit", ['kit' => '0', 'quantity' => '3', 'now' => '1']);
-        $kit = (int) $this->database()->fetchOne('SELECT max(id) FROM kit');
+        $kit = $this->number('SELECT max(id) FROM kit');
         $this->postAndFollow('/log/undo', ['step' => $first, 'back' => '/plan']);
         $this->get("/kits/{$kit}");
         $this->assertCode(404);
@@ -345,7 +490,9 @@ final class UndoTest extends RoomTestCase
                 'balance' => ' WHERE item_id IN (SELECT id FROM item WHERE removed_at IS NULL)',
                 default => '',
             };
-            $rows = $this->database()->fetchAllAssociative('balance' === $table ? "SELECT * FROM balance$where" : "SELECT rowid AS row, * FROM $table$where ORDER BY rowid");
+            $rows = $this->database()->fetchAllAssociative(
+                'balance' === $table ? "SELECT * FROM balance$where" : "SELECT rowid AS row, * FROM $table$where ORDER BY rowid",
+            );
             $state[$table] = array_map(static function (array $row) use ($table): array {
                 if ('label_wish' === $table) {
                     unset($row['row'], $row['id'], $row['at']);
@@ -368,25 +515,37 @@ final class UndoTest extends RoomTestCase
 
     private function itemNamed(string $name): int
     {
-        return (int) $this->database()->fetchOne('SELECT id FROM item WHERE name = ?', [$name]);
+        return $this->number('SELECT id FROM item WHERE name = ?', [$name]);
     }
 
     private function lastMovement(Item $item): int
     {
-        return (int) $this->database()->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]);
+        return $this->number('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]);
     }
 
     private function home(Item $item): string
     {
-        return (string) $this->database()->fetchOne('SELECT p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?', [$item->id]);
+        return $this->word('SELECT p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?', [$item->id]);
     }
 
     /** @return array{string, array<string, mixed>} */
     private function plan(): array
     {
-        $room = (int) $this->database()->fetchOne('SELECT id FROM room');
-        $unit = (int) $this->database()->fetchOne('SELECT id FROM unit');
+        $room = $this->number('SELECT id FROM room');
+        $unit = $this->number('SELECT id FROM unit');
 
-        return ["/stores/plan/{$room}", ['unit' => [$unit], 'x' => ['700 mm'], 'y' => ['36'], 'turn' => ['90'], 'room_width' => '5 m', 'room_depth' => '4 m', 'door_at' => '10 mm', 'door_width' => '800 mm']];
+        return [
+            "/stores/plan/{$room}",
+            [
+                'unit' => [$unit],
+                'x' => ['700 mm'],
+                'y' => ['36'],
+                'turn' => ['90'],
+                'room_width' => '5 m',
+                'room_depth' => '4 m',
+                'door_at' => '10 mm',
+                'door_width' => '800 mm',
+            ],
+        ];
     }
 }

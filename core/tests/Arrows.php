@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests;
 
-/** Which part of the core knows of which, read from the code. */
+/** Which part of a body of code knows of which, read from the code. */
 final readonly class Arrows
 {
     /** @param array<string, list<string>> $from the parts that a part knows of */
@@ -53,10 +53,15 @@ final readonly class Arrows
         return $layers;
     }
 
-    /** Returns the drawing for docs/arrows.md. */
-    public function drawing(): string
+    /** Returns the drawing under a heading, for docs/arrows.md. */
+    public function drawing(string $heading): string
     {
-        $lines = ['# The core, drawn from its code', '', 'Each part knows only of those below it. `bin/draw` draws this anew; a test fails where it is stale or where an arrow points up.', '', '```mermaid', 'flowchart TD'];
+        $lines = [
+            '## '.$heading,
+            '',
+            '```mermaid',
+            'flowchart TD',
+        ];
         foreach ($this->from as $part => $known) {
             foreach ($known as $other) {
                 $lines[] = "    {$part} --> {$other}";

@@ -9,7 +9,23 @@ use PHPUnit\Framework\TestCase;
 /** The core knows nothing but itself and PHP. */
 final class IsolationTest extends TestCase
 {
-    private const FORBIDDEN_CALLS = ['time', 'microtime', 'date', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'shuffle', 'array_rand', 'getenv', 'file_get_contents', 'file_put_contents', 'fopen', 'header', 'hrtime'];
+    private const FORBIDDEN_CALLS = [
+        'time',
+        'microtime',
+        'date',
+        'rand',
+        'mt_rand',
+        'random_int',
+        'random_bytes',
+        'shuffle',
+        'array_rand',
+        'getenv',
+        'file_get_contents',
+        'file_put_contents',
+        'fopen',
+        'header',
+        'hrtime',
+    ];
 
     public function testEveryNameInTheCoreIsItsOwnOrPhps(): void
     {
@@ -21,7 +37,10 @@ final class IsolationTest extends TestCase
                 }
                 $name = ltrim($token->text, '\\');
                 ++$checked;
-                self::assertTrue(str_starts_with($name, 'Lottel\Core') || $this->isPhps($name) || !str_contains($token->text, '\\') || $this->isRelative($name), "{$file}, line {$token->line}: {$name} is neither the core's own nor PHP's");
+                self::assertTrue(
+                    str_starts_with($name, 'Lottel\Core') || $this->isPhps($name) || !str_contains($token->text, '\\') || $this->isRelative($name),
+                    "{$file}, line {$token->line}: {$name} is neither the core's own nor PHP's",
+                );
             }
         }
         self::assertGreaterThan(50, $checked);
@@ -66,7 +85,9 @@ final class IsolationTest extends TestCase
         foreach ($directory as $file) {
             \assert($file instanceof \SplFileInfo);
             $tokens = \PhpToken::tokenize((string) file_get_contents($file->getPathname()));
-            yield $file->getFilename() => array_values(array_filter($tokens, static fn (\PhpToken $token): bool => !$token->is([\T_WHITESPACE, \T_COMMENT, \T_DOC_COMMENT])));
+            yield $file->getFilename() => array_values(
+                array_filter($tokens, static fn (\PhpToken $token): bool => !$token->is([\T_WHITESPACE, \T_COMMENT, \T_DOC_COMMENT])),
+            );
         }
     }
 }

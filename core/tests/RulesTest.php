@@ -33,7 +33,15 @@ final class RulesTest extends TestCase
     public function testABottleIsTakenWholeHoweverMuchIsWanted(): void
     {
         self::assertSame(['from' => [3 => 5], 'missing' => 0], (new PullPlan())->split(1, [3 => 5], 3, true));
-        self::assertSame([true, true, false, false], array_map(static fn (Tracking $tracking): bool => $tracking->movesWhole(), [Tracking::One, Tracking::Level, Tracking::Count, Tracking::Length]));
+        self::assertSame(
+            [true, true, false, false],
+            array_map(static fn (Tracking $tracking): bool => $tracking->movesWhole(), [
+                Tracking::One,
+                Tracking::Level,
+                Tracking::Count,
+                Tracking::Length,
+            ]),
+        );
     }
 
     public function testOnesOwnWishIsNotAnothers(): void
@@ -57,7 +65,14 @@ final class RulesTest extends TestCase
         $things = [new Thing(1, 'The anchor', 'The Oddling'), new Thing(2, 'Barnacle', 'Kelp & Comma'), new Thing(3, 'A curlew', 'An Oar')];
         self::assertSame([1, 2, 3], array_map(static fn (Thing $thing): int => $thing->id, FilingScheme::parse('name')->sort($things)));
         self::assertSame([2, 3, 1], array_map(static fn (Thing $thing): int => $thing->id, FilingScheme::parse('maker')->sort($things)));
-        self::assertSame([5, 4], array_map(static fn (Thing $thing): int => $thing->id, FilingScheme::parse('name')->sort([new Thing(4, 'Theatre'), new Thing(5, 'Anemone')])), 'a word that begins like an article is none');
+        self::assertSame(
+            [5, 4],
+            array_map(
+                static fn (Thing $thing): int => $thing->id,
+                FilingScheme::parse('name')->sort([new Thing(4, 'Theatre'), new Thing(5, 'Anemone')]),
+            ),
+            'a word that begins like an article is none',
+        );
     }
 
     public function testWhatHasManyColoursBelongsToNoFamily(): void
@@ -72,7 +87,10 @@ final class RulesTest extends TestCase
     /** By construction: a sheet that is folded once lies double, folded twice threefold. */
     public function testFoldingThickens(): void
     {
-        self::assertSame([1, 2, 2, 2, 3], array_map(static fn (Fold $fold): int => $fold->thicknesses(), [Fold::None, Fold::Top, Fold::Side, Fold::Gate, Fold::TriFold]));
+        self::assertSame(
+            [1, 2, 2, 2, 3],
+            array_map(static fn (Fold $fold): int => $fold->thicknesses(), [Fold::None, Fold::Top, Fold::Side, Fold::Gate, Fold::TriFold]),
+        );
     }
 
     public function testReachIsThereAndBackAndALayerIsPutBack(): void
@@ -81,20 +99,39 @@ final class RulesTest extends TestCase
         $reach = new Reach($times);
         $still = $reach->seconds(0, 1000, Access::Open);
         self::assertEqualsWithDelta($times->walk(2 * 3000), $reach->seconds(3000, 1000, Access::Open) - $still, 1e-9);
-        self::assertEqualsWithDelta(2 * $times->handle(), $times->getAt(1000, Access::Open, 1) - $times->getAt(1000, Access::Open), 1e-9, 'lifted off and put back');
+        self::assertEqualsWithDelta(
+            2 * $times->handle(),
+            $times->getAt(1000, Access::Open, 1) - $times->getAt(1000, Access::Open),
+            1e-9,
+            'lifted off and put back',
+        );
         self::assertEqualsWithDelta(8.0, $reach->seconds(0, 1000, Access::Open, isAway: true) - $still, 1e-9, 'the door; an estimate');
-        self::assertSame([true, false], [$times->getAt(699, Access::Open) > $times->getAt(700, Access::Open), $times->getAt(1901, Access::Open) <= $times->getAt(1900, Access::Open)], 'a bend below 700 mm, a stool above 1900');
+        self::assertSame(
+            [true, false],
+            [
+                $times->getAt(699, Access::Open) > $times->getAt(700, Access::Open),
+                $times->getAt(1901, Access::Open) <= $times->getAt(1900, Access::Open),
+            ],
+            'a bend below 700 mm, a stool above 1900',
+        );
     }
 
     public function testColourThresholdsStandWhereTheyStand(): void
     {
         $lab = static fn (string $hex): Lab => Lab::of(Srgb::ofHex($hex));
         self::assertTrue(Difference::isNear($lab('#1f5c6b'), $lab('#1f5c6b')));
-        $near = array_filter(range(0, 120), static fn (int $step): bool => Difference::isNear($lab('#404040'), $lab(\sprintf('#%1$02x%1$02x%1$02x', 0x40 + $step))));
+        $near = array_filter(
+            range(0, 120),
+            static fn (int $step): bool => Difference::isNear($lab('#404040'), $lab(\sprintf('#%1$02x%1$02x%1$02x', 0x40 + $step))),
+        );
         $far = 0x40 + (int) array_key_last($near) + 1;
         self::assertGreaterThan(14.0, Difference::between($lab('#404040'), $lab(\sprintf('#%1$02x%1$02x%1$02x', $far))));
         self::assertLessThanOrEqual(14.0, Difference::between($lab('#404040'), $lab(\sprintf('#%1$02x%1$02x%1$02x', $far - 1))));
-        self::assertSame([Family::Neutral, Family::Blue], [Family::of(Srgb::ofHex('#7a828c')), Family::of(Srgb::ofHex('#6a82a0'))], 'grey with a little blue in it is grey');
+        self::assertSame(
+            [Family::Neutral, Family::Blue],
+            [Family::of(Srgb::ofHex('#7a828c')), Family::of(Srgb::ofHex('#6a82a0'))],
+            'grey with a little blue in it is grey',
+        );
     }
 
     /** GS1 General Specifications, mod 10 with weights 3 and 1 from the right: 629104150021 has check digit 3 (their own example). */
@@ -117,7 +154,14 @@ final class RulesTest extends TestCase
     public function testWhatMustBeTickedBeforeAThingGoesHome(): void
     {
         $ticked = array_filter(Hazard::cases(), static fn (Hazard $hazard): bool => Care::onReturn($hazard)->isTicked);
-        self::assertSame([Hazard::Inky, Hazard::Hot, Hazard::Blade, Hazard::Solvent, Hazard::SmallParts, Hazard::Powder, Hazard::LiesFlat], array_values($ticked), 'all but what is only heavy');
-        self::assertSame([Hazard::Hot, Hazard::Heavy], array_values(array_filter(Hazard::cases(), static fn (Hazard $hazard): bool => $hazard->isCarriedShort())));
+        self::assertSame(
+            [Hazard::Inky, Hazard::Hot, Hazard::Blade, Hazard::Solvent, Hazard::SmallParts, Hazard::Powder, Hazard::LiesFlat],
+            array_values($ticked),
+            'all but what is only heavy',
+        );
+        self::assertSame(
+            [Hazard::Hot, Hazard::Heavy],
+            array_values(array_filter(Hazard::cases(), static fn (Hazard $hazard): bool => $hazard->isCarriedShort())),
+        );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Bench;
 
+use App\Database\Row;
 use App\Demo\FurnishRoom;
 use App\Stores\BuildUnit;
 use App\Stores\Room;
@@ -17,14 +18,22 @@ use Lottel\Core\Furniture\UnitTemplate;
  */
 final class FillLargeRoom
 {
-    private const WORDS = ['anchor', 'barnacle', 'curlew', 'dinghy', 'eider', 'fathom', 'gull', 'harbour', 'island', 'jetty', 'kelp', 'lantern', 'mackerel', 'net', 'oar', 'petrel', 'quay', 'rope', 'sandpiper', 'tern', 'urchin', 'voyage', 'whelk', 'yawl'];
+    private const WORDS = [
+        'anchor', 'barnacle', 'curlew', 'dinghy', 'eider', 'fathom', 'gull', 'harbour', 'island', 'jetty', 'kelp', 'lantern',
+        'mackerel', 'net', 'oar', 'petrel', 'quay', 'rope', 'sandpiper', 'tern', 'urchin', 'voyage', 'whelk', 'yawl',
+    ];
+    private const WALLS = ['north wall', 'east wall', 'south wall', 'west wall', 'bench side'];
     private const KINDS = [['stamp set', 'one'], ['die', 'one'], ['paper', 'count'], ['embellishment', 'count'], ['ink', 'level'], ['scrap', 'count']];
 
     /** @var array<string, int> */
     private array $special = [];
 
-    public function __construct(private readonly Connection $database, private readonly EntityManagerInterface $entities, private readonly FurnishRoom $furnish, private readonly BuildUnit $build)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly EntityManagerInterface $entities,
+        private readonly FurnishRoom $furnish,
+        private readonly BuildUnit $build,
+    ) {
     }
 
     public function fill(int $seed, int $items, int $movements): void
@@ -32,7 +41,10 @@ final class FillLargeRoom
         mt_srand($seed);
         $this->furnish->people();
         $places = $this->furniture();
-        $this->special = array_map(intval(...), $this->database->fetchAllKeyValue("SELECT address, id FROM place WHERE nature <> 'storage'"));
+        foreach ($this->database->fetchAllAssociative("SELECT address, id FROM place WHERE nature <> 'storage'") as $columns) {
+            $row = new Row($columns);
+            $this->special[$row->text('address')] = $row->int('id');
+        }
         $this->database->beginTransaction();
         $homes = $this->items($items, $places);
         $kits = $this->kits();
@@ -46,12 +58,12 @@ final class FillLargeRoom
     {
         $room = $this->entities->getRepository(Room::class)->findOneBy([]) ?? throw new \LogicException('The room comes first.');
         foreach (range(0, 24) as $index) {
-            ($this->build)($room, UnitTemplate::Cubes, \chr(65 + $index), 'unit '.$index, ['north wall', 'east wall', 'south wall', 'west wall', 'bench side'][$index % 5], 5, 4);
+            ($this->build)($room, UnitTemplate::Cubes, \chr(65 + $index), 'unit '.$index, self::WALLS[$index % 5], 5, 4);
         }
         $this->entities->flush();
         $this->entities->clear();
 
-        return array_map(intval(...), $this->database->fetchFirstColumn("SELECT id FROM place WHERE nature = 'storage'"));
+        return array_map(Row::number(...), $this->database->fetchFirstColumn("SELECT id FROM place WHERE nature = 'storage'"));
     }
 
     /**
@@ -61,13 +73,26 @@ final class FillLargeRoom
      */
     private function items(int $count, array $places): array
     {
-        $insert = $this->database->prepare("INSERT INTO item (name, maker, kind, tracking, home_id, themes, colour, colour_name, sentiments, hazards) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, '[]')");
-        $index = $this->database->prepare('INSERT INTO finder (rowid, name, maker, words, address) SELECT 2 * i.id, i.name, i.maker, i.sentiments || i.kind, p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?');
+        $insert = $this->database->prepare("INSERT INTO item (name, maker, kind, tracking, home_id, themes, colour, colour_name, sentiments, hazards)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, '[]')");
+        $index = $this->database->prepare('INSERT INTO finder (rowid, name, maker, words, address)
+            SELECT 2 * i.id, i.name, i.maker, i.sentiments || i.kind, p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?');
         $homes = [];
         for ($id = 1; $id <= $count; ++$id) {
             [$kind, $tracking] = self::KINDS[$id % 6];
             $home = $places[mt_rand(0, \count($places) - 1)];
-            foreach ([$this->words(2).' '.$id, ucfirst($this->words(1)).' & Co', $kind, $tracking, $home, json_encode([$this->words(1)]), \sprintf('#%06x', mt_rand(0, 0xFFFFFF)), $this->words(1), $this->words(5)] as $position => $value) {
+            $values = [
+                $this->words(2).' '.$id,
+                ucfirst($this->words(1)).' & Co',
+                $kind,
+                $tracking,
+                $home,
+                json_encode([$this->words(1)]),
+                \sprintf('#%06x', mt_rand(0, 0xFFFFFF)),
+                $this->words(1),
+                $this->words(5),
+            ];
+            foreach ($values as $position => $value) {
                 $insert->bindValue($position + 1, $value);
             }
             $insert->executeStatement();
@@ -89,7 +114,14 @@ final class FillLargeRoom
                 $this->database->insert('place', ['nature' => 'tray', 'kind' => 'tray', 'address' => 'tray '.($id - 1196), 'name' => 'tray']);
                 $tray = (int) $this->database->lastInsertId();
             }
-            $this->database->insert('kit', ['name' => $this->words(3), 'stage' => null === $tray ? 'closed' : ($id % 2 ? 'making' : 'pulling'), 'tray_id' => $tray, 'created_at' => '2025-01-01 09:00:00', 'out_since' => '2026-11-01 09:00:00', 'closed_at' => null === $tray ? '2026-01-01 09:00:00' : null]);
+            $this->database->insert('kit', [
+                'name' => $this->words(3),
+                'stage' => null === $tray ? 'closed' : (1 === $id % 2 ? 'making' : 'pulling'),
+                'tray_id' => $tray,
+                'created_at' => '2025-01-01 09:00:00',
+                'out_since' => '2026-11-01 09:00:00',
+                'closed_at' => null === $tray ? '2026-01-01 09:00:00' : null,
+            ]);
             $kits[] = [$id, $tray];
         }
 
@@ -104,13 +136,15 @@ final class FillLargeRoom
      */
     private function movements(array $homes, array $kits, int $count): void
     {
-        $insert = $this->database->prepare('INSERT INTO movement (item_id, from_id, to_id, kit_id, account_id, quantity, at, reason, request_id) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)');
+        $insert = $this->database->prepare('INSERT INTO movement (item_id, from_id, to_id, kit_id, account_id, quantity, at, reason, request_id)
+            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)');
         $written = 0;
         $balances = [];
         $at = new \DateTimeImmutable('2024-06-01 08:00:00', new \DateTimeZone('UTC'));
         $write = static function (int $item, int $from, int $to, ?int $kit, int $quantity, string $reason) use (&$written, &$balances, &$at, $insert): void {
             $at = $at->modify('+5 minutes');
-            foreach ([$item, $from, $to, $kit, 1 + $written % 2, $quantity, $at->format('Y-m-d H:i:s'), $reason, \sprintf('00000000-0000-7000-8000-%012d', $written)] as $position => $value) {
+            $request = \sprintf('00000000-0000-7000-8000-%012d', $written);
+            foreach ([$item, $from, $to, $kit, 1 + $written % 2, $quantity, $at->format('Y-m-d H:i:s'), $reason, $request] as $position => $value) {
                 $insert->bindValue($position + 1, $value);
             }
             $insert->executeStatement();
@@ -152,7 +186,9 @@ final class FillLargeRoom
     {
         foreach (\array_slice($kits, -4) as [$kit, $tray]) {
             foreach (array_rand($homes, 30) as $place => $item) {
-                $this->database->insert('need', ['kit_id' => $kit, 'item_id' => $item, 'quantity' => 1, 'taken' => $place < 15 ? 1 : 0, 'state' => $place < 15 ? 'taken' : 'open']);
+                $isTaken = $place < 15;
+                $state = ['taken' => (int) $isTaken, 'state' => $isTaken ? 'taken' : 'open'];
+                $this->database->insert('need', ['kit_id' => $kit, 'item_id' => $item, 'quantity' => 1] + $state);
                 [$home, $tracking] = $homes[$item];
                 $there = $balances[$item][$home] ?? 0;
                 if ($place < 15 && $there > 0) {

@@ -48,7 +48,9 @@ final readonly class AtStop
     {
         $alike = array_filter(
             $this->contents,
-            static fn (ThingRow $other): bool => $other->id !== $line->id && $other->thing->kind === $line->kind && self::canReplace($other->tracking, $line->tracking),
+            static fn (ThingRow $other): bool => $other->id !== $line->id
+                && $other->thing->kind === $line->kind
+                && self::canReplace($other->tracking, $line->tracking),
         );
 
         return \array_slice(array_values($alike), 0, self::MOST_LIKE);

@@ -60,7 +60,11 @@ final readonly class ContentsReading
         $gaps = array_map(static fn (OutRow $row): int => $row->row->id, $out);
         $things = [...array_map(static fn (OutRow $row): Thing => $row->row->thing, $out), ...self::things($contents)];
 
-        return Strip::around($scheme->sort(self::each($things)), [], array_values(array_diff($gaps, array_map(static fn (ThingRow $row): int => $row->id, $contents))));
+        return Strip::around(
+            $scheme->sort(self::each($things)),
+            [],
+            array_values(array_diff($gaps, array_map(static fn (ThingRow $row): int => $row->id, $contents))),
+        );
     }
 
     /**

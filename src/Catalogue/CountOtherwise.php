@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Database\Row;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -41,30 +42,43 @@ final readonly class CountOtherwise
 
     private function convertBalances(Item $item, Retracking $retracking): void
     {
-        $rows = $this->database->fetchAllAssociative('SELECT b.place_id, b.quantity, p.nature, p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?', [$item->id]);
-        $inside = array_filter($rows, static fn (array $row): bool => PlaceNature::Outside->value !== $row['nature']);
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT b.place_id, b.quantity, p.nature, p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?',
+            [$item->id],
+        );
+        $rows = Row::each($rows, static fn (Row $row): Row => $row);
+        $inside = array_filter($rows, static fn (Row $row): bool => $row->one('nature', PlaceNature::class)->isInside());
         if (Tracking::One === $retracking->to && \count($inside) > 1) {
             throw RefusedRetracking::isInSeveralPlaces();
         }
         foreach ($rows as $row) {
-            if (PlaceNature::Tray->value === $row['nature']) {
-                throw StepRefused::bringHomeFirst($item->name, (string) $row['address']);
-            }
-            $isInside = PlaceNature::Outside->value !== $row['nature'];
-            $quantity = $isInside ? $retracking->exactly((int) $row['quantity'], (string) $row['address']) : $retracking->converted((int) $row['quantity']);
-            if (0 === $quantity) {
-                $this->database->delete('balance', ['item_id' => $item->id, 'place_id' => $row['place_id']]);
-            } else {
-                $this->database->update('balance', ['quantity' => $quantity], ['item_id' => $item->id, 'place_id' => $row['place_id']]);
-            }
+            $this->convertBalance($item, $row, $retracking);
+        }
+    }
+
+    private function convertBalance(Item $item, Row $row, Retracking $retracking): void
+    {
+        $nature = $row->one('nature', PlaceNature::class);
+        if (PlaceNature::Tray === $nature) {
+            throw StepRefused::bringHomeFirst($item->name, $row->text('address'));
+        }
+        $was = $row->int('quantity');
+        $quantity = $nature->isInside() ? $retracking->exactly($was, $row->text('address')) : $retracking->converted($was);
+        $balance = ['item_id' => $item->id, 'place_id' => $row->int('place_id')];
+        if (0 === $quantity) {
+            $this->database->delete('balance', $balance);
+        } else {
+            $this->database->update('balance', ['quantity' => $quantity], $balance);
         }
     }
 
     private function convertLists(Item $item, Retracking $retracking): void
     {
-        foreach ($this->database->fetchAllAssociative('SELECT id, quantity, taken FROM need WHERE item_id = ?', [$item->id]) as $need) {
-            $quantity = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted((int) $need['quantity']));
-            $this->database->update('need', ['quantity' => $quantity, 'taken' => $retracking->converted((int) $need['taken'])], ['id' => $need['id']]);
+        foreach ($this->database->fetchAllAssociative('SELECT id, quantity, taken FROM need WHERE item_id = ?', [$item->id]) as $columns) {
+            $need = new Row($columns);
+            $quantity = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted($need->int('quantity')));
+            $taken = $retracking->converted($need->int('taken'));
+            $this->database->update('need', ['quantity' => $quantity, 'taken' => $taken], ['id' => $need->int('id')]);
         }
     }
 }

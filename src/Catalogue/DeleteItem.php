@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Database\Row;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -23,7 +24,7 @@ final readonly class DeleteItem
         }
         $kit = $this->database->fetchOne('SELECT k.name FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = ?', [$item->id]);
         if (false !== $kit) {
-            throw StepRefused::isOnAList($item->name, (string) $kit);
+            throw StepRefused::isOnAList($item->name, Row::word($kit));
         }
         $this->entities->flush();
         $this->database->executeStatement('DELETE FROM companion WHERE item_id = :id OR other_id = :id', ['id' => $item->id]);

@@ -61,6 +61,10 @@ final readonly class DescribeItem
     {
         $ids = [(int) $one->id, (int) $other->id];
         sort($ids);
-        $this->database->executeStatement('INSERT INTO companion (item_id, other_id, is_together) VALUES (?, ?, ?) ON CONFLICT (item_id, other_id) DO UPDATE SET is_together = excluded.is_together', [...$ids, (int) $isTogether]);
+        $this->database->executeStatement(
+            'INSERT INTO companion (item_id, other_id, is_together) VALUES (?, ?, ?)
+                ON CONFLICT (item_id, other_id) DO UPDATE SET is_together = excluded.is_together',
+            [...$ids, (int) $isTogether],
+        );
     }
 }

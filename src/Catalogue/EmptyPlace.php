@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Database\Row;
 use App\Log\LogBook;
 use App\Steps\Step;
 use App\Steps\StepRefused;
@@ -58,9 +59,10 @@ final readonly class EmptyPlace
     private function contents(Step $step, Place $from, Place $to): int
     {
         $this->entities->flush();
-        $balances = $this->database->fetchAllKeyValue('SELECT item_id, quantity FROM balance WHERE place_id = ?', [$from->id]);
-        foreach ($balances as $id => $quantity) {
-            $movement = $this->items->one((int) $id)->moves((int) $quantity, $from, $to, Reason::Move);
+        $rows = $this->database->fetchAllAssociative('SELECT item_id, quantity FROM balance WHERE place_id = ?', [$from->id]);
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $movement = $this->items->one($row->int('item_id'))->moves($row->int('quantity'), $from, $to, Reason::Move);
             $this->log->move($step, $movement, null, 'with all that was in '.$from->address);
         }
         foreach ($this->items->withHome($from) as $item) {
@@ -68,6 +70,6 @@ final readonly class EmptyPlace
             $this->index->item($item);
         }
 
-        return \count($balances);
+        return \count($rows);
     }
 }

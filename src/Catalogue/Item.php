@@ -123,9 +123,23 @@ class Item
 
     public function describe(ItemRecord $record): void
     {
-        foreach (get_object_vars($record) as $field => $value) {
-            $this->$field = $value;
-        }
+        $this->name = $record->name;
+        $this->kind = $record->kind;
+        $this->maker = $record->maker;
+        $this->themes = $record->themes;
+        $this->colour = $record->colour;
+        $this->colourName = $record->colourName;
+        $this->isMulticolour = $record->isMulticolour;
+        $this->sentiments = $record->sentiments;
+        $this->note = $record->note;
+        $this->hazards = $record->hazards;
+        $this->collection = $record->collection;
+        $this->season = $record->season;
+        $this->width = $record->width;
+        $this->height = $record->height;
+        $this->depth = $record->depth;
+        $this->grams = $record->grams;
+        $this->details = $record->details;
     }
 
     public function change(BulkChange $change): void
@@ -144,7 +158,14 @@ class Item
      */
     public function moves(int $quantity, Place $from, Place $to, Reason $reason): Movement
     {
-        return Movement::of($this->id ?? throw new \LogicException('Only what is stored moves.'), $this->tracking, $quantity, $from->forLog(), $to->forLog(), $reason);
+        return Movement::of(
+            $this->id ?? throw new \LogicException('Only what is stored moves.'),
+            $this->tracking,
+            $quantity,
+            $from->forLog(),
+            $to->forLog(),
+            $reason,
+        );
     }
 
     /** @return list<Hazard> */

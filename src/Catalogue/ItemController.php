@@ -94,13 +94,20 @@ final class ItemController extends Page
     #[IsGranted('ROLE_OWNER')]
     public function giveHome(Request $request, int $id, KeepHomes $homes): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {
-            $item = $this->items->one($id);
-            $home = $this->places->required($input, 'address');
-            $homes->giveHome($step, $item, $home);
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($id, $homes): Outcome {
+                $item = $this->items->one($id);
+                $home = $this->places->required($input, 'address');
+                $homes->giveHome($step, $item, $home);
 
-            return Outcome::undoable($this->itemUrl($item), trim(\sprintf('%s is at home in %s now. %s', $item->name, $home->address, $this->warn->ofHome($item) ?? '')));
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+                return Outcome::undoable(
+                    $this->itemUrl($item),
+                    trim(\sprintf('%s is at home in %s now. %s', $item->name, $home->address, $this->warn->ofHome($item) ?? '')),
+                );
+            },
+            fn (Problem $problem): Response => $this->showItem($id, $problem),
+        );
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/found', name: 'found_again', methods: ['POST'])]
@@ -119,19 +126,26 @@ final class ItemController extends Page
     #[IsGranted('ROLE_OWNER')]
     public function stock(Request $request, int $id, TakeIn $takeIn): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $takeIn): Outcome {
-            $item = $this->items->one($id);
-            $quantity = $input->quantity('quantity', $item->tracking);
-            $place = $this->places->required($input, 'address');
-            $from = $input->choice('from', Outside::class);
-            if (!\in_array($from, Outside::sources(), true)) {
-                $input->refuse('from', 'Choose one of the list.');
-            }
-            $input->check();
-            $takeIn->stock($step, $item, $place, $quantity, $from);
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($id, $takeIn): Outcome {
+                $item = $this->items->one($id);
+                $quantity = $input->quantity('quantity', $item->tracking);
+                $place = $this->places->required($input, 'address');
+                $from = $input->choice('from', Outside::class);
+                if (!\in_array($from, Outside::sources(), true)) {
+                    $input->refuse('from', 'Choose one of the list.');
+                }
+                $input->check();
+                $takeIn->stock($step, $item, $place, $quantity, $from);
 
-            return Outcome::undoable($this->itemUrl($item), \sprintf('%s more of %s in %s.', $this->quantityInWords($quantity, $item->tracking), $item->name, $place->address));
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+                return Outcome::undoable(
+                    $this->itemUrl($item),
+                    \sprintf('%s more of %s in %s.', $this->quantityInWords($quantity, $item->tracking), $item->name, $place->address),
+                );
+            },
+            fn (Problem $problem): Response => $this->showItem($id, $problem),
+        );
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/duplicate', name: 'duplicate_item', methods: ['POST'])]
@@ -149,50 +163,78 @@ final class ItemController extends Page
     #[IsGranted('ROLE_OWNER')]
     public function counted(Request $request, int $id, CountThing $count): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $count): Outcome {
-            $item = $this->items->one($id);
-            $counted = 1 === preg_match('/^\s*(0|none|empty)\s*$/iD', $input->text('quantity', 40)) ? 0 : $input->quantity('quantity', $item->tracking);
-            $place = $this->places->store($input->text('place', 24));
-            $why = $input->text('why', 200);
-            $input->check();
-            $difference = $count($step, $item, $place, $counted, $why);
-            $size = $this->quantityInWords(abs($difference), $item->tracking);
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($id, $count): Outcome {
+                $item = $this->items->one($id);
+                $counted = 1 === preg_match('/^\s*(0|none|empty)\s*$/iD', $input->text('quantity', 40)) ? 0 : $input->quantity('quantity', $item->tracking);
+                $place = $this->places->store($input->text('place', 24));
+                $why = $input->text('why', 200);
+                $input->check();
+                $difference = $count($step, $item, $place, $counted, $why);
+                $size = $this->quantityInWords(abs($difference), $item->tracking);
 
-            return Outcome::undoable($this->itemUrl($item), match (true) {
-                0 === $difference => \sprintf('%s in %s agrees with the log.', $item->name, $place->address),
-                0 === $counted => \sprintf('%s: none left in %s, as counted.', $item->name, $place->address),
-                default => \sprintf('%s in %s: %s as counted, %s %s than the log believed.', $item->name, $place->address, $this->quantityInWords($counted, $item->tracking), $size, $difference > 0 ? 'more' : 'less'),
-            });
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+                return Outcome::undoable(
+                    $this->itemUrl($item),
+                    match (true) {
+                        0 === $difference => \sprintf('%s in %s agrees with the log.', $item->name, $place->address),
+                        0 === $counted => \sprintf('%s: none left in %s, as counted.', $item->name, $place->address),
+                        default => \sprintf(
+                            '%s in %s: %s as counted, %s %s than the log believed.',
+                            $item->name,
+                            $place->address,
+                            $this->quantityInWords($counted, $item->tracking),
+                            $size,
+                            $difference > 0 ? 'more' : 'less',
+                        ),
+                    },
+                );
+            },
+            fn (Problem $problem): Response => $this->showItem($id, $problem),
+        );
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/tracking', name: 'count_otherwise', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function countOtherwise(Request $request, int $id, CountOtherwise $count): Response
     {
-        return $this->write($request, function (Input $input) use ($id, $count): Outcome {
-            $item = $this->items->one($id);
-            $tracking = $input->choice('tracking', Tracking::class);
-            $was = $input->quantity('was', $item->tracking);
-            $becomes = $input->quantity('becomes', $tracking);
-            $input->check();
-            $count($item, Retracking::of($item->tracking, $tracking, $was, $becomes));
+        return $this->write(
+            $request,
+            function (Input $input) use ($id, $count): Outcome {
+                $item = $this->items->one($id);
+                $tracking = $input->choice('tracking', Tracking::class);
+                $was = $input->quantity('was', $item->tracking);
+                $becomes = $input->quantity('becomes', $tracking);
+                $input->check();
+                $count($item, Retracking::of($item->tracking, $tracking, $was, $becomes));
 
-            return Outcome::final($this->itemUrl($item), \sprintf('%s is counted in another way from now on. The log keeps its lines as they were.', $item->name));
-        }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
+                return Outcome::final(
+                    $this->itemUrl($item),
+                    \sprintf('%s is counted in another way from now on. The log keeps its lines as they were.', $item->name),
+                );
+            },
+            fn (Problem $problem): Response => $this->showEdit($id, $problem),
+        );
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/delete', name: 'delete_item', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function delete(Request $request, int $id, DeleteItem $delete): Response
     {
-        return $this->write($request, function (Input $input) use ($id, $delete): Outcome {
-            $item = $this->items->one($id);
-            $home = $item->home;
-            $delete($item);
+        return $this->write(
+            $request,
+            function (Input $input) use ($id, $delete): Outcome {
+                $item = $this->items->one($id);
+                $home = $item->home;
+                $delete($item);
 
-            return Outcome::undoable(true === $home?->isStorageInUse() ? $this->generateUrl('place', ['address' => $home->address]) : $this->generateUrl('stores'), \sprintf('%s is out of the catalogue.', $item->name));
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+                return Outcome::undoable(
+                    true === $home?->isStorageInUse() ? $this->generateUrl('place', ['address' => $home->address]) : $this->generateUrl('stores'),
+                    \sprintf('%s is out of the catalogue.', $item->name),
+                );
+            },
+            fn (Problem $problem): Response => $this->showItem($id, $problem),
+        );
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/photo', name: 'keep_photo', methods: ['POST'])]

@@ -19,8 +19,14 @@ use Lottel\Core\Log\Reason;
 /** Where things belong, and bringing them there outside of a kit. */
 final readonly class KeepHomes
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private LogBook $log, private Places $places, private ItemIndex $index, private ItemLabels $labels)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Connection $database,
+        private LogBook $log,
+        private Places $places,
+        private ItemIndex $index,
+        private ItemLabels $labels,
+    ) {
     }
 
     /** Gives an item a home; what of it lies in the old home, or unfiled, moves along, and so does what shares its pocket. */
@@ -37,7 +43,10 @@ final readonly class KeepHomes
     /** @return list<Item> */
     private function inOnePocket(Item $item): array
     {
-        $ids = $this->database->fetchFirstColumn('SELECT CASE WHEN item_id = ? THEN other_id ELSE item_id END FROM companion WHERE (item_id = ? OR other_id = ?) AND is_together', [$item->id, $item->id, $item->id]);
+        $ids = $this->database->fetchFirstColumn(
+            'SELECT CASE WHEN item_id = ? THEN other_id ELSE item_id END FROM companion WHERE (item_id = ? OR other_id = ?) AND is_together',
+            [$item->id, $item->id, $item->id],
+        );
 
         return array_values(array_filter(array_map(fn (mixed $id): ?Item => $this->entities->find(Item::class, $id), $ids)));
     }

@@ -75,7 +75,10 @@ final readonly class KeepPhoto
         }
         $small = $this->smaller($picture, self::PALETTE_SIDE);
 
-        return array_map(static fn (array $colour): array => ['hex' => $colour['colour']->hex(), 'share' => $colour['share']], Palette::of(self::pixels($small))->colours);
+        return array_map(
+            static fn (array $colour): array => ['hex' => $colour['colour']->hex(), 'share' => $colour['share']],
+            Palette::of(self::pixels($small))->colours,
+        );
     }
 
     /** @return iterable<int> */
@@ -91,7 +94,9 @@ final readonly class KeepPhoto
     private function read(UploadedFile $file): \GdImage
     {
         if (!$file->isValid()) {
-            throw \in_array($file->getError(), [\UPLOAD_ERR_INI_SIZE, \UPLOAD_ERR_FORM_SIZE], true) ? InvalidPhoto::tooLarge(self::MOST_BYTES) : InvalidPhoto::didNotArrive();
+            throw \in_array($file->getError(), [\UPLOAD_ERR_INI_SIZE, \UPLOAD_ERR_FORM_SIZE], true)
+                ? InvalidPhoto::tooLarge(self::MOST_BYTES)
+                : InvalidPhoto::didNotArrive();
         }
         if ($file->getSize() > self::MOST_BYTES) {
             throw InvalidPhoto::tooLarge(self::MOST_BYTES);
@@ -115,7 +120,7 @@ final readonly class KeepPhoto
     {
         $type = @exif_imagetype($file->getPathname());
         $facts = \IMAGETYPE_JPEG === $type ? @exif_read_data($file->getPathname()) : false;
-        $orientation = false === $facts ? 1 : (int) ($facts['Orientation'] ?? 1);
+        $orientation = false === $facts ? 1 : (\is_int($facts['Orientation'] ?? null) ? $facts['Orientation'] : 1);
         if (\in_array($orientation, [2, 4, 5, 7], true)) {
             imageflip($picture, 4 === $orientation ? \IMG_FLIP_VERTICAL : \IMG_FLIP_HORIZONTAL);
         }

@@ -136,7 +136,7 @@ final class PlaceController extends Page
             $kind = $input->choice('kind', Container::class);
             $name = $input->text('inner_name', 120);
             $layer = $input->whole('layer', 0, 9);
-            if (!preg_match('/^[a-z0-9]{1,4}$/iD', $label)) {
+            if (1 !== preg_match('/^[a-z0-9]{1,4}$/iD', $label)) {
                 $input->refuse('label', 'One to four letters or digits, such as b.');
             }
             $input->check();

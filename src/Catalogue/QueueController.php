@@ -18,8 +18,12 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** The things that have no home yet, and those that have been new for long enough. */
 final class QueueController extends Page
 {
-    public function __construct(private readonly HomeReading $homes, private readonly Places $places, private readonly Items $items, private readonly WarnOfReach $warn)
-    {
+    public function __construct(
+        private readonly HomeReading $homes,
+        private readonly Places $places,
+        private readonly Items $items,
+        private readonly WarnOfReach $warn,
+    ) {
     }
 
     #[Route('/stores/queue', name: 'queue', methods: ['GET'])]
@@ -32,13 +36,20 @@ final class QueueController extends Page
     #[IsGranted('ROLE_OWNER')]
     public function fileThing(Request $request, KeepHomes $homes): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($homes): Outcome {
-            $item = $this->items->one($input->id('item'));
-            $place = $this->places->required($input, 'address');
-            $homes->giveHome($step, $item, $place);
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($homes): Outcome {
+                $item = $this->items->one($input->id('item'));
+                $place = $this->places->required($input, 'address');
+                $homes->giveHome($step, $item, $place);
 
-            return Outcome::undoable($this->generateUrl('queue'), trim(\sprintf('%s is at home in %s now. %s', $item->name, $place->address, $this->warn->ofHome($item) ?? '')));
-        }, $this->show(...));
+                return Outcome::undoable(
+                    $this->generateUrl('queue'),
+                    trim(\sprintf('%s is at home in %s now. %s', $item->name, $place->address, $this->warn->ofHome($item) ?? '')),
+                );
+            },
+            $this->show(...),
+        );
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/homes', name: 'homes_for', methods: ['GET'])]

@@ -18,8 +18,13 @@ use Lottel\Core\Upkeep\Hazard;
 /** Takes new things into a place; they inherit what the place says about what belongs there. */
 final readonly class TakeIn
 {
-    public function __construct(private EntityManagerInterface $entities, private LogBook $log, private Places $places, private ItemIndex $index, private ItemLabels $labels)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private LogBook $log,
+        private Places $places,
+        private ItemIndex $index,
+        private ItemLabels $labels,
+    ) {
     }
 
     /**

@@ -12,7 +12,7 @@ final readonly class WarnOfReach
     /** @param list<Item> $items */
     public function ofHomes(array $items): string
     {
-        $warnings = array_filter(array_map(fn (Item $item): ?string => $this->ofHome($item), $items));
+        $warnings = array_filter(array_map($this->ofHome(...), $items), static fn (?string $warning): bool => null !== $warning);
 
         return implode(' ', \array_slice($warnings, 0, 3));
     }

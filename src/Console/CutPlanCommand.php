@@ -48,7 +48,11 @@ final class CutPlanCommand extends DocumentCommand
         return [
             'status' => $isComplete ? 'complete' : 'short',
             'used' => $this->used($plan, $scale, array_map($scale->whole(...), $keepSides)),
-            'unplaced' => array_map(static fn (int $index, int $count): array => ['piece' => $pieces[$index]->id, 'qty' => $count], array_keys($plan->unplaced), $plan->unplaced),
+            'unplaced' => array_map(
+                static fn (int $index, int $count): array => ['piece' => $pieces[$index]->id, 'qty' => $count],
+                array_keys($plan->unplaced),
+                $plan->unplaced,
+            ),
             'sheets' => $plan->score->sheets,
             'scraps' => \count($plan->used) - $plan->score->sheets,
             'sheets_bound' => $bound,
@@ -86,7 +90,14 @@ final class CutPlanCommand extends DocumentCommand
     {
         [$width, $height] = $this->size($entry);
 
-        return new Piece($entry->get('id')->string(), $scale->whole($width), $scale->whole($height), $entry->get('qty')->whole(1, 10000), $entry->get('turn')->bool(), $entry->get('paper')->string());
+        return new Piece(
+            $entry->get('id')->string(),
+            $scale->whole($width),
+            $scale->whole($height),
+            $entry->get('qty')->whole(1, 10000),
+            $entry->get('turn')->bool(),
+            $entry->get('paper')->string(),
+        );
     }
 
     private function stock(Document $entry, Scale $scale): Stock
@@ -94,7 +105,14 @@ final class CutPlanCommand extends DocumentCommand
         [$width, $height] = $this->size($entry);
         $kind = $entry->get('kind')->word(['sheet', 'scrap', 'panel']);
 
-        return new Stock($entry->get('id')->string(), $scale->whole($width), $scale->whole($height), $entry->get('qty')->whole(1, 10000), $entry->get('paper')->string(), 'sheet' === $kind);
+        return new Stock(
+            $entry->get('id')->string(),
+            $scale->whole($width),
+            $scale->whole($height),
+            $entry->get('qty')->whole(1, 10000),
+            $entry->get('paper')->string(),
+            'sheet' === $kind,
+        );
     }
 
     /**

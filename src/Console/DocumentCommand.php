@@ -27,7 +27,7 @@ abstract class DocumentCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         try {
-            $answer = $this->answer(Document::parse($this->read((string) $input->getArgument('file'))));
+            $answer = $this->answer(Document::parse($this->read($this->file($input))));
             $status = self::SUCCESS;
         } catch (InvalidDocument $invalid) {
             $answer = ['error' => ['field' => $invalid->field, 'message' => $invalid->getMessage()]];
@@ -47,5 +47,12 @@ abstract class DocumentCommand extends Command
         }
 
         return $content;
+    }
+
+    private function file(InputInterface $input): string
+    {
+        $file = $input->getArgument('file');
+
+        return \is_string($file) ? $file : '';
     }
 }

@@ -17,10 +17,10 @@ final readonly class Ratio
     public static function parse(string $text): ?self
     {
         $plain = trim(strtr($text, ['¼' => ' 1/4', '½' => ' 1/2', '¾' => ' 3/4', '⅛' => ' 1/8', '⅜' => ' 3/8', '⅝' => ' 5/8', '⅞' => ' 7/8']));
-        if (preg_match('/^(-?)(\d{1,7})(?:\.(\d{1,9}))?$/D', $plain, $m)) {
+        if (1 === preg_match('/^(-?)(\d{1,7})(?:\.(\d{1,9}))?$/D', $plain, $m)) {
             return self::decimal('-' === $m[1], $m[2], $m[3] ?? '');
         }
-        if (!preg_match('#^(-?)(?:(\d{1,7})\s+)?(\d{1,6})\s*/\s*(\d{1,6})$#D', $plain, $m) || 0 === (int) $m[4]) {
+        if (1 !== preg_match('#^(-?)(?:(\d{1,7})\s+)?(\d{1,6})\s*/\s*(\d{1,6})$#D', $plain, $m) || 0 === (int) $m[4]) {
             return null;
         }
         $numerator = (int) $m[2] * (int) $m[4] + (int) $m[3];
@@ -37,11 +37,13 @@ final readonly class Ratio
         $decimal = rtrim(rtrim(number_format(abs($number), 9, '.', ''), '0'), '.');
         [$whole, $fraction] = explode('.', $decimal) + [1 => ''];
         $shortest = json_encode(abs($number), \JSON_THROW_ON_ERROR);
-        if (preg_match('/^(\d{1,7})\.(\d{1,9})$/D', $shortest, $m)) {
+        if (1 === preg_match('/^(\d{1,7})\.(\d{1,9})$/D', $shortest, $m)) {
             [$whole, $fraction] = [$m[1], rtrim($m[2], '0')];
         }
 
-        return 0.0 !== $number && '0' === $whole && '' === $fraction ? self::reduced($number < 0 ? -1 : 1, 1_000_000_000) : self::decimal($number < 0, $whole, $fraction);
+        return 0.0 !== $number && '0' === $whole && '' === $fraction
+            ? self::reduced($number < 0 ? -1 : 1, 1_000_000_000)
+            : self::decimal($number < 0, $whole, $fraction);
     }
 
     private static function decimal(bool $isNegative, string $whole, string $fraction): ?self

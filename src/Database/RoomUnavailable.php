@@ -15,7 +15,10 @@ final class RoomUnavailable extends \RuntimeException
     private const DAMAGED = [11, 26];
     private const FULL = 13;
 
-    /** Returns what a driver's error means for a person, or null where it is a fault of the program. The codes are SQLite's (https://sqlite.org/rescode.html). */
+    /**
+     * Returns what a driver's error means for a person, or null where it is a fault of the program. The codes are SQLite's
+     * (https://sqlite.org/rescode.html).
+     */
     public static function from(\Throwable $error): ?self
     {
         for ($cause = $error; null !== $cause; $cause = $cause->getPrevious()) {
@@ -23,7 +26,7 @@ final class RoomUnavailable extends \RuntimeException
                 return $cause;
             }
             $code = match (true) {
-                $cause instanceof \PDOException => (int) ($cause->errorInfo[1] ?? 0),
+                $cause instanceof \PDOException => \is_int($cause->errorInfo[1] ?? null) ? $cause->errorInfo[1] : 0,
                 $cause instanceof DriverError => (int) $cause->getCode(),
                 default => 0,
             };
@@ -45,10 +48,14 @@ final class RoomUnavailable extends \RuntimeException
     {
         return match (true) {
             \in_array($code, self::BUSY, true) => 'Somebody else is writing just now. Nothing is lost; press again.',
-            self::FULL === $code || (0 !== $code && str_contains($said, 'disk is full')) => 'The disk is full, so nothing could be written. Nothing that was written before is lost: make room on the disk, then press again.',
-            self::READ_ONLY === $code => 'The room’s file may only be read just now, so nothing could be written. Nothing is lost: allow Lottel to write to its folder, then press again.',
-            \in_array($code, self::UNREADABLE, true) => 'The room’s file cannot be reached just now, so nothing could be written. Nothing is lost: see to the disk, then press again.',
-            \in_array($code, self::DAMAGED, true) => 'The room’s file is damaged. Stop Lottel, keep the damaged file aside, and bring back the newest copy of the room’s folder.',
+            self::FULL === $code || (0 !== $code && str_contains($said, 'disk is full')) => 'The disk is full, so nothing could be written.'
+                .' Nothing that was written before is lost: make room on the disk, then press again.',
+            self::READ_ONLY === $code => 'The room’s file may only be read just now, so nothing could be written.'
+                .' Nothing is lost: allow Lottel to write to its folder, then press again.',
+            \in_array($code, self::UNREADABLE, true) => 'The room’s file cannot be reached just now, so nothing could be written.'
+                .' Nothing is lost: see to the disk, then press again.',
+            \in_array($code, self::DAMAGED, true) => 'The room’s file is damaged.'
+                .' Stop Lottel, keep the damaged file aside, and bring back the newest copy of the room’s folder.',
             default => null,
         };
     }

@@ -34,6 +34,24 @@ final readonly class Row
         return false === $answer ? 0 : (new self(['answer' => $answer]))->intOrNull('answer') ?? 0;
     }
 
+    /**
+     * Answers of one column.
+     *
+     * @param list<mixed> $answers
+     *
+     * @return list<string>
+     */
+    public static function words(array $answers): array
+    {
+        return array_map(static fn (mixed $answer): string => self::word($answer), $answers);
+    }
+
+    /** An answer of one text; empty where there is none. */
+    public static function word(mixed $answer): string
+    {
+        return false === $answer ? '' : (new self(['answer' => $answer]))->textOrNull('answer') ?? '';
+    }
+
     public function int(string $column): int
     {
         return $this->intOrNull($column) ?? throw $this->fault($column, 'a whole number');

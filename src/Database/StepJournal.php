@@ -35,15 +35,17 @@ final readonly class StepJournal
     /** @return list<StepChange> what a step changed, in order */
     public function of(string $requestId): array
     {
-        $rows = $this->database->fetchAllAssociative('SELECT subject, row_id, what, was, became FROM step_change WHERE request_id = ? ORDER BY id', [$requestId]);
+        $rows = $this->database->fetchAllAssociative('SELECT subject, row_id, what, was, became FROM step_change WHERE request_id = ? ORDER BY id', [
+            $requestId,
+        ]);
 
-        return array_map(static fn (array $row): StepChange => new StepChange(
-            (string) $row['subject'],
-            (int) $row['row_id'],
-            Change::from((string) $row['what']),
-            self::columns($row['was']),
-            self::columns($row['became']),
-        ), $rows);
+        return Row::each($rows, static fn (Row $row): StepChange => new StepChange(
+            $row->text('subject'),
+            $row->int('row_id'),
+            $row->one('what', Change::class),
+            self::columns($row->textOrNull('was')),
+            self::columns($row->textOrNull('became')),
+        ));
     }
 
     /** @return list<string> the statements that make the triggers anew */
@@ -51,7 +53,7 @@ final readonly class StepJournal
     {
         $statements = [];
         foreach (self::TABLES as $table => $derived) {
-            $columns = array_values(array_diff(array_map(strval(...), $database->fetchFirstColumn("SELECT name FROM pragma_table_info('$table')")), $derived));
+            $columns = array_values(array_diff(Row::words($database->fetchFirstColumn("SELECT name FROM pragma_table_info('$table')")), $derived));
             $statements = [...$statements, ...self::triggers($table, $columns)];
         }
         $statements[] = 'DROP TRIGGER IF EXISTS step_movement_insert';
@@ -70,26 +72,48 @@ final readonly class StepJournal
      */
     private static function triggers(string $table, array $columns): array
     {
-        $json = static fn (string $row): string => 'json_object('.implode(', ', array_map(static fn (string $column): string => "'$column', $row.$column", $columns)).')';
+        $json = static fn (string $row): string => 'json_object('.
+            implode(', ', array_map(static fn (string $column): string => "'$column', $row.$column", $columns)).
+            ')';
         $differs = implode(' OR ', array_map(static fn (string $column): string => "OLD.$column IS NOT NEW.$column", $columns));
-        $changed = static fn (string $take): string => '(SELECT json_group_object(o.key, '.$take.'.value) FROM json_each('.$json('OLD').') o JOIN json_each('.$json('NEW').') n ON n.key = o.key WHERE o.value IS NOT n.value)';
-        $note = static fn (string $what, string $row, string $was, string $became): string => "INSERT INTO step_change (request_id, subject, row_id, what, was, became) SELECT request_id, '$table', $row.rowid, '$what', $was, $became FROM current_step";
+        $changed = static fn (string $take): string => '(SELECT json_group_object(o.key, '.
+            $take.
+            '.value) FROM json_each('.
+            $json('OLD').
+            ') o JOIN json_each('.
+            $json('NEW').
+            ') n ON n.key = o.key WHERE o.value IS NOT n.value)';
+        $note = static fn (
+            string $what,
+            string $row,
+            string $was,
+            string $became,
+        ): string => "INSERT INTO step_change (request_id, subject, row_id, what, was, became)
+            SELECT request_id, '$table', $row.rowid, '$what', $was, $became FROM current_step";
 
         return [
             "DROP TRIGGER IF EXISTS step_{$table}_insert",
             "CREATE TRIGGER step_{$table}_insert AFTER INSERT ON $table BEGIN ".$note('insert', 'NEW', 'NULL', $json('NEW')).'; END',
             "DROP TRIGGER IF EXISTS step_{$table}_update",
-            "CREATE TRIGGER step_{$table}_update AFTER UPDATE OF ".implode(', ', $columns)." ON $table WHEN $differs BEGIN ".$note('update', 'NEW', $changed('o'), $changed('n')).'; END',
+            "CREATE TRIGGER step_{$table}_update AFTER UPDATE OF ".
+            implode(', ', $columns).
+            " ON $table WHEN $differs BEGIN ".
+            $note('update', 'NEW', $changed('o'), $changed('n')).
+            '; END',
             "DROP TRIGGER IF EXISTS step_{$table}_delete",
             "CREATE TRIGGER step_{$table}_delete AFTER DELETE ON $table BEGIN ".$note('delete', 'OLD', $json('OLD'), 'NULL').'; END',
         ];
     }
 
     /** @return array<string, int|string|null> */
-    private static function columns(mixed $json): array
+    private static function columns(?string $json): array
     {
-        $columns = \is_string($json) ? json_decode($json, true) : [];
+        $decoded = null === $json ? [] : json_decode($json, true);
+        $columns = [];
+        foreach (\is_array($decoded) ? $decoded : [] as $column => $value) {
+            $columns[(string) $column] = \is_int($value) || \is_string($value) ? $value : null;
+        }
 
-        return array_map(static fn (mixed $value): int|string|null => \is_int($value) || \is_string($value) ? $value : null, \is_array($columns) ? $columns : []);
+        return $columns;
     }
 }

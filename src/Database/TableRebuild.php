@@ -37,7 +37,7 @@ final readonly class TableRebuild
     /** @param callable(string): string $change */
     private function replace(string $table, callable $change): void
     {
-        $made = (string) $this->database->fetchOne("SELECT sql FROM sqlite_master WHERE type = 'table' AND name = ?", [$table]);
+        $made = Row::word($this->database->fetchOne("SELECT sql FROM sqlite_master WHERE type = 'table' AND name = ?", [$table]));
         $belongings = $this->belongings($table);
         $sequence = $this->database->fetchOne('SELECT seq FROM sqlite_sequence WHERE name = ?', [$table]);
         $rows = $this->rows($table);
@@ -58,12 +58,15 @@ final readonly class TableRebuild
     /** @return list<string> the statements that made its indexes and triggers */
     private function belongings(string $table): array
     {
-        return array_map(strval(...), $this->database->fetchFirstColumn("SELECT sql FROM sqlite_master WHERE tbl_name = ? AND type IN ('index', 'trigger') AND sql IS NOT NULL ORDER BY rowid", [$table]));
+        return Row::words($this->database->fetchFirstColumn(
+            "SELECT sql FROM sqlite_master WHERE tbl_name = ? AND type IN ('index', 'trigger') AND sql IS NOT NULL ORDER BY rowid",
+            [$table],
+        ));
     }
 
     private function rows(string $table): int
     {
-        return (int) $this->database->fetchOne("SELECT count(*) FROM $table");
+        return Row::number($this->database->fetchOne("SELECT count(*) FROM $table"));
     }
 
     private function renamed(string $statement, string $table, string $name): string
@@ -79,7 +82,7 @@ final readonly class TableRebuild
     /** @return list<string> */
     private function sharedColumns(string $table): array
     {
-        $columns = fn (string $of): array => array_map(strval(...), $this->database->fetchFirstColumn("SELECT name FROM pragma_table_info('$of')"));
+        $columns = fn (string $of): array => Row::words($this->database->fetchFirstColumn("SELECT name FROM pragma_table_info('$of')"));
 
         return array_values(array_intersect($columns($table), $columns($table.'_anew')));
     }

@@ -158,7 +158,16 @@ final class TellStory
                     continue;
                 }
                 $this->pass(1);
-                $this->do($who, fn (Step $step) => $this->atStop($step, $this->kits->need($id, $line->id), $this->room->place($stop->at->address), $line->quantity, $chapter));
+                $this->do(
+                    $who,
+                    fn (Step $step) => $this->atStop(
+                        $step,
+                        $this->kits->need($id, $line->id),
+                        $this->room->place($stop->at->address),
+                        $line->quantity,
+                        $chapter,
+                    ),
+                );
             }
         }
         if (null === $only) {
@@ -211,7 +220,17 @@ final class TellStory
         if ($chapter->has('finished')) {
             [$name, $quantity, $home] = $chapter->texts('finished');
             $place = '' === $home ? null : $home;
-            $this->do($who, fn (Step $step) => $this->bench->finish($step, $this->kits->one($id), $name, (int) $quantity, null === $place ? null : $this->room->place($place), []));
+            $this->do(
+                $who,
+                fn (Step $step) => $this->bench->finish(
+                    $step,
+                    $this->kits->one($id),
+                    $name,
+                    (int) $quantity,
+                    null === $place ? null : $this->room->place($place),
+                    [],
+                ),
+            );
         }
     }
 

@@ -19,7 +19,8 @@ final readonly class FilterSql
     private const STATES = [
         'home' => "EXISTS (SELECT 1 FROM balance b WHERE b.item_id = i.id AND b.place_id NOT IN (SELECT id FROM place WHERE nature <> 'storage'))",
         'out' => "i.id IN (SELECT b.item_id FROM place p CROSS JOIN balance b ON b.place_id = p.id WHERE p.nature = 'tray')",
-        'lost' => "i.id IN (SELECT b.item_id FROM place p CROSS JOIN balance b ON b.place_id = p.id WHERE p.nature = 'outside' AND p.address = 'lost' AND b.quantity > 0)",
+        'lost' => "i.id IN (SELECT b.item_id FROM place p CROSS JOIN balance b ON b.place_id = p.id WHERE p.nature = 'outside' AND p.address = 'lost'
+            AND b.quantity > 0)",
     ];
 
     public function __construct(private Connection $database, private ClockInterface $clock)
@@ -37,7 +38,9 @@ final readonly class FilterSql
         $conditions = ['i.removed_at IS NULL'];
         $from = 'item i';
         if (null !== $query) {
-            $from .= ' JOIN (SELECT rowid / 2 AS id, bm25(finder, 10.0, 3.0, 2.0, 8.0) AS rank FROM finder WHERE finder MATCH :query AND rowid % 2 = 0) found ON found.id = i.id';
+            $from .=
+                ' JOIN (SELECT rowid / 2 AS id, bm25(finder, 10.0, 3.0, 2.0, 8.0) AS rank FROM finder WHERE finder MATCH :query
+                    AND rowid % 2 = 0) found ON found.id = i.id';
             $values['query'] = $query;
         }
         if (null !== $filter->kind) {

@@ -32,6 +32,11 @@ final readonly class FindFilter
 
     public function saysNothingBesideText(): bool
     {
-        return null === $this->kind && '' === $this->theme && null === $this->colour && null === $this->panel && '' === $this->state && null === $this->unusedMonths;
+        return null === $this->kind
+            && '' === $this->theme
+            && null === $this->colour
+            && null === $this->panel
+            && '' === $this->state
+            && null === $this->unusedMonths;
     }
 }

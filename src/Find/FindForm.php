@@ -34,7 +34,7 @@ final readonly class FindForm
         $colour = self::colour($fields['colour'] ?? '', $frame, $errors);
         $panel = self::panel($fields['panel'] ?? '', $frame, $errors);
         $state = \in_array($fields['state'] ?? '', FindFilter::STATES, true) ? $fields['state'] : '';
-        $unused = preg_match('/^\d{1,3}$/D', $fields['unused'] ?? '') ? max(1, (int) $fields['unused']) : null;
+        $unused = 1 === preg_match('/^\d{1,3}$/D', $fields['unused'] ?? '') ? max(1, (int) $fields['unused']) : null;
         $filter = new FindFilter(
             trim($fields['q'] ?? ''),
             Kind::tryFrom($fields['kind'] ?? ''),

@@ -49,7 +49,14 @@ final readonly class FindIndex implements PlaceIndex, ItemIndex
     public function place(Place $place): void
     {
         $this->entities->flush();
-        $words = implode(' ', [$place->kind, $place->saysKind->value ?? '', $place->saysMaker, $place->saysTheme, $place->saysColour, $place->unit->name ?? '']);
+        $words = implode(' ', [
+            $place->kind,
+            $place->saysKind->value ?? '',
+            $place->saysMaker,
+            $place->saysTheme,
+            $place->saysColour,
+            $place->unit->name ?? '',
+        ]);
         $this->put(2 * (int) $place->id + 1, $place->name, '', $words, $place->address);
     }
 
@@ -72,6 +79,12 @@ final readonly class FindIndex implements PlaceIndex, ItemIndex
     private function put(int $row, string $name, string $maker, string $words, string $address): void
     {
         $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [$row]);
-        $this->database->executeStatement('INSERT INTO finder (rowid, name, maker, words, address) VALUES (?, ?, ?, ?, ?)', [$row, $name, $maker, $words, $address]);
+        $this->database->executeStatement('INSERT INTO finder (rowid, name, maker, words, address) VALUES (?, ?, ?, ?, ?)', [
+            $row,
+            $name,
+            $maker,
+            $words,
+            $address,
+        ]);
     }
 }

@@ -14,8 +14,13 @@ final readonly class Found
      * @param bool $isLoose whether these have only some of the words, since nothing has all
      * @param bool $isCut whether there may be more
      */
-    public function __construct(public array $items = [], public array $places = [], public array $instead = [], public bool $isLoose = false, public bool $isCut = false)
-    {
+    public function __construct(
+        public array $items = [],
+        public array $places = [],
+        public array $instead = [],
+        public bool $isLoose = false,
+        public bool $isCut = false,
+    ) {
     }
 
     public function isNothing(): bool

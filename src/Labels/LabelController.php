@@ -116,17 +116,22 @@ final class LabelController extends Page
         $drawing = $this->layout->draw($asked->format, $text($asked), $asked->size);
         $size = $drawing->size;
 
-        return $this->render('labels/one.html.twig', [
-            'subject' => $subject,
-            'id' => $id,
-            'title' => $title,
-            'format' => $asked->format,
-            'formats' => LabelFormat::cases(),
-            'size' => $size,
-            'has_code' => $asked->hasCode,
-            'error' => $error,
-            'drawing' => $this->svg->write($drawing, min(self::LARGEST_SCALE, self::MOST_PIXELS / $size->width)),
-            'query' => ['format' => $asked->format->value, 'width' => $size->width / 10, 'height' => $size->height / 10] + ($asked->hasCode ? ['code' => 1] : []),
-        ], new Response(status: null === $error ? 200 : 422));
+        return $this->render(
+            'labels/one.html.twig',
+            [
+                'subject' => $subject,
+                'id' => $id,
+                'title' => $title,
+                'format' => $asked->format,
+                'formats' => LabelFormat::cases(),
+                'size' => $size,
+                'has_code' => $asked->hasCode,
+                'error' => $error,
+                'drawing' => $this->svg->write($drawing, min(self::LARGEST_SCALE, self::MOST_PIXELS / $size->width)),
+                'query' => ['format' => $asked->format->value, 'width' => $size->width / 10, 'height' => $size->height / 10] +
+                    ($asked->hasCode ? ['code' => 1] : []),
+            ],
+            new Response(status: null === $error ? 200 : 422),
+        );
     }
 }

@@ -80,7 +80,15 @@ final readonly class LabelPdf
                 $pdf->Rect($x + $column * $module, $y + $row * $module, $length * $module, $module, 'F', [], [0, 0, 0]);
             }
         } elseif ('patch' === $mark->kind) {
-            $pdf->Rect($x, $y, $mark->width / 10, $mark->height / 10, 'F', [], array_map(intval(...), array_map(hexdec(...), str_split(substr($mark->fill, 1), 2))));
+            $pdf->Rect(
+                $x,
+                $y,
+                $mark->width / 10,
+                $mark->height / 10,
+                'F',
+                [],
+                array_map(intval(...), array_map(hexdec(...), str_split(substr($mark->fill, 1), 2))),
+            );
         } else {
             $pdf->Line($x, $y, $x, $y + $mark->height / 10, ['width' => 0.1, 'dash' => '0.6,0.6', 'color' => [136, 136, 136]]);
         }

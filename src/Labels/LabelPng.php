@@ -42,7 +42,14 @@ final readonly class LabelPng
         } else {
             $colour = (int) hexdec(substr($mark->fill, 1));
             $width = 'fold' === $mark->kind ? 1 : $mark->width * $scale;
-            imagefilledrectangle($image, (int) round($mark->x * $scale), (int) round($mark->y * $scale), (int) round($mark->x * $scale + $width) - 1, (int) round(($mark->y + $mark->height) * $scale) - 1, $colour);
+            imagefilledrectangle(
+                $image,
+                (int) round($mark->x * $scale),
+                (int) round($mark->y * $scale),
+                (int) round($mark->x * $scale + $width) - 1,
+                (int) round(($mark->y + $mark->height) * $scale) - 1,
+                $colour,
+            );
         }
     }
 
@@ -57,7 +64,16 @@ final readonly class LabelPng
             Face::Plain => 'DejaVuSans.ttf',
         };
         $left = $mark->isCentred ? $mark->x - $mark->width / 2 : $mark->x;
-        imagettftext($image, $mark->height * $scale * 0.75, 0, (int) round($left * $scale), (int) round($mark->y * $scale), (int) imagecolorallocate($image, 0, 0, 0), $this->projectDir.'/assets/fonts/'.$file, $mark->text);
+        imagettftext(
+            $image,
+            $mark->height * $scale * 0.75,
+            0,
+            (int) round($left * $scale),
+            (int) round($mark->y * $scale),
+            (int) imagecolorallocate($image, 0, 0, 0),
+            $this->projectDir.'/assets/fonts/'.$file,
+            $mark->text,
+        );
     }
 
     /** Every module gets the same whole number of dots, so that the code stays sharp. */
@@ -69,7 +85,14 @@ final readonly class LabelPng
         [$left, $top] = [(int) round($mark->x * $scale + $offset), (int) round($mark->y * $scale + $offset)];
         $black = (int) imagecolorallocate($image, 0, 0, 0);
         foreach ($this->codes->runs($mark->text) as [$row, $column, $length]) {
-            imagefilledrectangle($image, $left + $column * $dots, $top + $row * $dots, $left + ($column + $length) * $dots - 1, $top + ($row + 1) * $dots - 1, $black);
+            imagefilledrectangle(
+                $image,
+                $left + $column * $dots,
+                $top + $row * $dots,
+                $left + ($column + $length) * $dots - 1,
+                $top + ($row + 1) * $dots - 1,
+                $black,
+            );
         }
     }
 }

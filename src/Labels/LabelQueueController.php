@@ -101,6 +101,6 @@ final class LabelQueueController extends Page
     {
         $typed = $request->query->getString('start', '1');
 
-        return preg_match('/^\d{1,4}$/D', $typed) ? (int) $typed : 0;
+        return 1 === preg_match('/^\d{1,4}$/D', $typed) ? (int) $typed : 0;
     }
 }

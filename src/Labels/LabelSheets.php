@@ -58,10 +58,12 @@ final readonly class LabelSheets
             return $this->own($key, json_decode($own, true) ?: []);
         }
         [$name, $width, $height] = self::PLAIN[$key] ?? self::PLAIN['plain-a4'];
-        $longest = static fn (callable $side): int => max(LabelSize::LEAST, ...array_map($side, $labels));
-        $largest = new LabelSize($longest(static fn (LabelDrawing $label): int => $label->size->width), $longest(static fn (LabelDrawing $label): int => $label->size->height));
+        $widest = $highest = LabelSize::LEAST;
+        foreach ($labels as $label) {
+            [$widest, $highest] = [max($widest, $label->size->width), max($highest, $label->size->height)];
+        }
 
-        return LabelSheet::plain($name, $width, $height, $largest);
+        return LabelSheet::plain($name, $width, $height, new LabelSize($widest, $highest));
     }
 
     /** A page as large as one label. */
@@ -86,7 +88,11 @@ final readonly class LabelSheets
 
     private function own(string $name, mixed $measures): LabelSheet
     {
-        $m = array_map(static fn (mixed $measure): int => is_numeric($measure) ? (int) $measure : 0, \is_array($measures) ? array_values($measures) : []) + array_fill(0, 10, 0);
+        $m =
+            array_map(
+                static fn (mixed $measure): int => is_numeric($measure) ? (int) $measure : 0,
+                \is_array($measures) ? array_values($measures) : [],
+            ) + array_fill(0, 10, 0);
 
         return new LabelSheet($name, $m[0], $m[1], $m[2], $m[3], $m[4], $m[5], new LabelSize($m[6], $m[7]), $m[8], $m[9]);
     }

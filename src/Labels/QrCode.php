@@ -14,8 +14,9 @@ final class QrCode
     public function rows(string $text): array
     {
         if (!isset($this->known[$text])) {
+            /** @var list<list<int|string>> $matrix */
             $matrix = (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeArray()['bcode'] ?? [];
-            $this->known[$text] = array_values(array_map(static fn (array $row): array => array_keys(array_filter($row, static fn (mixed $module): bool => (bool) (int) $module)), $matrix));
+            $this->known[$text] = array_map(static fn (array $row): array => array_keys(array_map(intval(...), $row), 1, true), $matrix);
         }
 
         return $this->known[$text];

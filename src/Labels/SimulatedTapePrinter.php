@@ -8,7 +8,11 @@ use Lottel\Core\Label\LabelDrawing;
 use Lottel\Core\Label\Tape;
 use Symfony\Component\Clock\ClockInterface;
 
-/** Stands in for a label-tape printer: keeps its tape, its last labels and its moods in a file beside the database. */
+/**
+ * Stands in for a label-tape printer: keeps its tape, its last labels and its moods in a file beside the database.
+ *
+ * @phpstan-type State array{tape: int, left: int, jammed: bool, last: list<array{text: string, svg: string, at: string}>}
+ */
 final readonly class SimulatedTapePrinter implements TapePrinter
 {
     /** A new tape is eight metres long, in tenths of a millimetre. */
@@ -61,15 +65,21 @@ final readonly class SimulatedTapePrinter implements TapePrinter
         $this->changed(static fn (array $state): array => ['jammed' => $isJammed] + $state);
     }
 
-    /** @param callable(array{tape: int, left: int, jammed: bool, last: list<array{text: string, svg: string, at: string}>}): array{tape: int, left: int, jammed: bool, last: list<array{text: string, svg: string, at: string}>} $change */
+    /** @param callable(State): State $change */
     private function changed(callable $change): TapeStatus
     {
         $file = fopen($this->dataDir.'/tape-printer.json', 'c+');
         \assert(false !== $file);
         flock($file, \LOCK_EX);
         try {
-            /** @var array{tape: int, left: int, jammed: bool, last: list<array{text: string, svg: string, at: string}>} $state */
-            $state = (json_decode((string) stream_get_contents($file), true) ?: []) + ['tape' => Tape::Twelve->value, 'left' => self::FULL, 'jammed' => false, 'last' => []];
+            $kept = json_decode((string) stream_get_contents($file), true);
+            /** @var State $state */
+            $state = (\is_array($kept) ? $kept : []) + [
+                'tape' => Tape::Twelve->value,
+                'left' => self::FULL,
+                'jammed' => false,
+                'last' => [],
+            ];
             $next = $change($state);
             if ($next !== $state) {
                 rewind($file);

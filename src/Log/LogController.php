@@ -51,7 +51,11 @@ final class LogController extends Page
         $filter = $this->filter($request, $problems);
         $lines = $this->log->lines($filter, self::A_PAGE + 1);
         $hasMore = \count($lines) > self::A_PAGE;
-        $query = array_filter($request->query->all(), static fn (mixed $value, int|string $key): bool => \is_string($value) && '' !== $value && 'done' !== $key, \ARRAY_FILTER_USE_BOTH);
+        $query = array_filter(
+            $request->query->all(),
+            static fn (mixed $value, int|string $key): bool => \is_string($value) && '' !== $value && 'done' !== $key,
+            \ARRAY_FILTER_USE_BOTH,
+        );
 
         return $this->render('log/index.html.twig', [
             'lines' => \array_slice($lines, 0, self::A_PAGE),
@@ -81,7 +85,9 @@ final class LogController extends Page
         }
         $until = $input->date('until');
         $zone = $this->frame->timeZone();
-        $utc = static fn (?\DateTimeImmutable $day): ?\DateTimeImmutable => null === $day ? null : (new \DateTimeImmutable($day->format('Y-m-d'), $zone))->setTimezone(new \DateTimeZone('UTC'));
+        $utc = static fn (?\DateTimeImmutable $day): ?\DateTimeImmutable => null === $day
+            ? null
+            : (new \DateTimeImmutable($day->format('Y-m-d'), $zone))->setTimezone(new \DateTimeZone('UTC'));
         $filter = new LogFilter(
             item: $input->id('item') ?: null,
             what: $input->text('what', 200),

@@ -21,7 +21,8 @@ final readonly class LogReading
         SQL;
 
     /** As it was counted then. */
-    private const TRACKING = 'coalesce((SELECT c.from_tracking FROM retracking c WHERE c.item_id = m.item_id AND c.movement_id >= m.id ORDER BY c.id LIMIT 1), i.tracking)';
+    private const TRACKING = 'coalesce((SELECT c.from_tracking FROM retracking c WHERE c.item_id = m.item_id AND c.movement_id >= m.id
+        ORDER BY c.id LIMIT 1), i.tracking)';
 
     public function __construct(private Connection $database)
     {
@@ -73,8 +74,21 @@ final readonly class LogReading
 
     private function query(LogFilter $filter): QueryBuilder
     {
-        $query = $this->database->createQueryBuilder()
-            ->select('m.*', 'i.name AS item', 'f.address AS from_address', 'f.nature AS from_nature', 't.address AS to_address', 't.nature AS to_nature', 'a.name AS person', 'k.name AS kit', 'r.id AS reversed_by', 'coalesce('.self::REVERSIBLE.', 0) AS is_reversible', self::TRACKING.' AS tracking')
+        $query = $this->database
+            ->createQueryBuilder()
+            ->select(
+                'm.*',
+                'i.name AS item',
+                'f.address AS from_address',
+                'f.nature AS from_nature',
+                't.address AS to_address',
+                't.nature AS to_nature',
+                'a.name AS person',
+                'k.name AS kit',
+                'r.id AS reversed_by',
+                'coalesce('.self::REVERSIBLE.', 0) AS is_reversible',
+                self::TRACKING.' AS tracking',
+            )
             ->from('movement', 'm')
             ->join('m', 'item', 'i', 'i.id = m.item_id')
             ->join('m', 'place', 'f', 'f.id = m.from_id')
@@ -91,10 +105,14 @@ final readonly class LogReading
         }
         $words = FullText::all($filter->what);
         if (null !== $words) {
-            $query->andWhere('m.item_id IN (SELECT rowid / 2 FROM finder WHERE finder MATCH :words AND rowid % 2 = 0)')->setParameter('words', '{name maker} : ('.$words.')');
+            $query
+                ->andWhere('m.item_id IN (SELECT rowid / 2 FROM finder WHERE finder MATCH :words AND rowid % 2 = 0)')
+                ->setParameter('words', '{name maker} : ('.$words.')');
         }
         if (null !== $filter->place) {
-            $query->andWhere('m.id IN (SELECT id FROM movement WHERE from_id = :place UNION ALL SELECT id FROM movement WHERE to_id = :place)')->setParameter('place', $filter->place);
+            $query
+                ->andWhere('m.id IN (SELECT id FROM movement WHERE from_id = :place UNION ALL SELECT id FROM movement WHERE to_id = :place)')
+                ->setParameter('place', $filter->place);
         }
         if (null !== $filter->from) {
             $query->andWhere('m.at >= :since')->setParameter('since', $filter->from->format('Y-m-d H:i:s'));

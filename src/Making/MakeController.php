@@ -53,14 +53,21 @@ final class MakeController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}/make/use', name: 'use_up', methods: ['POST'])]
     public function useUp(Request $request, int $id, WorkAtBench $work): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
-            $item = $this->items->one($input->id('item'));
-            $quantity = $input->quantity('quantity', $item->tracking);
-            $input->check();
-            $work->useUp($step, $this->kits->one($id), $item, $quantity);
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($id, $work): Outcome {
+                $item = $this->items->one($input->id('item'));
+                $quantity = $input->quantity('quantity', $item->tracking);
+                $input->check();
+                $work->useUp($step, $this->kits->one($id), $item, $quantity);
 
-            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('Used up: %s of %s.', $this->quantityInWords($quantity, $item->tracking), $item->name));
-        }, fn (Problem $problem): Response => $this->show($id, $problem));
+                return Outcome::undoable(
+                    $this->generateUrl('make_kit', ['id' => $id]),
+                    \sprintf('Used up: %s of %s.', $this->quantityInWords($quantity, $item->tracking), $item->name),
+                );
+            },
+            fn (Problem $problem): Response => $this->show($id, $problem),
+        );
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/make/more', name: 'one_more', methods: ['POST'])]
@@ -79,23 +86,32 @@ final class MakeController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
     public function finish(Request $request, int $id, WorkAtBench $work): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
-            $name = $input->text('name', 200, true);
-            $quantity = $input->whole('quantity', 1, 10000);
-            $home = $this->places->chosen($input, 'address');
-            $input->check();
-            $goneInto = $this->items->several($input->list('gone_into'), self::MOST_AT_ONCE);
-            $piece = $work->finish($step, $this->kits->one($id), $name, $quantity, $home, $goneInto);
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($id, $work): Outcome {
+                $name = $input->text('name', 200, true);
+                $quantity = $input->whole('quantity', 1, 10000);
+                $home = $this->places->chosen($input, 'address');
+                $input->check();
+                $goneInto = $this->items->several($input->list('gone_into'), self::MOST_AT_ONCE);
+                $piece = $work->finish($step, $this->kits->one($id), $name, $quantity, $home, $goneInto);
 
-            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s × %d: finished, on the tray. Well done.', $piece->name, $quantity));
-        }, fn (Problem $problem): Response => $this->show($id, $problem));
+                return Outcome::undoable(
+                    $this->generateUrl('make_kit', ['id' => $id]),
+                    \sprintf('%s × %d: finished, on the tray. Well done.', $piece->name, $quantity),
+                );
+            },
+            fn (Problem $problem): Response => $this->show($id, $problem),
+        );
     }
 
     private function show(int $id, ?Problem $problem, string $search = ''): Response
     {
         $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
-            return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
+            return null === $problem
+                ? $this->redirectToRoute('kit', ['id' => $id])
+                : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $tray = $this->reading->tray($id);
         $things = array_map(static fn (TrayRow $row): ThingLine => $row->thing, $tray);

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Security\UnfinishedForm;
 use App\Web\Input;
 use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
-use App\Web\UnfinishedForm;
 use Lottel\Core\Measure\LengthUnit;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\Request;
@@ -75,7 +75,11 @@ final class DoorController extends Page
 
     private function showBegin(?Problem $problem): Response
     {
-        return $this->render('people/begin.html.twig', ['problem' => $problem, 'zones' => \DateTimeZone::listIdentifiers()], new Response(status: null === $problem ? 200 : 422));
+        return $this->render(
+            'people/begin.html.twig',
+            ['problem' => $problem, 'zones' => \DateTimeZone::listIdentifiers()],
+            new Response(status: null === $problem ? 200 : 422),
+        );
     }
 
     private function newcomer(Input $input): Newcomer

@@ -93,7 +93,9 @@ final class PullController extends Page
             $need = $this->kits->need($id, $input->id('need'));
             $isLost = $pull->notHere($step, $need, $place);
 
-            return $isLost ? \sprintf('%s is noted as not in %s, and counts as lost until it is found.', $need->item->name, $place->address) : \sprintf('The kit does without %s.', $need->item->name);
+            return $isLost
+                ? \sprintf('%s is noted as not in %s, and counts as lost until it is found.', $need->item->name, $place->address)
+                : \sprintf('The kit does without %s.', $need->item->name);
         });
     }
 
@@ -164,7 +166,9 @@ final class PullController extends Page
     {
         $version = $this->reading->version($id);
 
-        return $request->query->getString('seen') === $version ? new Response('', 204) : new Response($version, 200, ['Content-Type' => 'text/plain; charset=utf-8']);
+        return $request->query->getString('seen') === $version
+            ? new Response('', 204)
+            : new Response($version, 200, ['Content-Type' => 'text/plain; charset=utf-8']);
     }
 
     public function again(int $id, Problem $problem): Response
@@ -222,7 +226,9 @@ final class PullController extends Page
     {
         $kit = $this->reading->one($id);
         if (null === $kit->tray) {
-            return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
+            return null === $problem
+                ? $this->redirectToRoute('kit', ['id' => $id])
+                : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->rounds->pull($id, $kit->tray);
         $stop = $round->stops[0] ?? null;

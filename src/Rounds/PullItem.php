@@ -64,7 +64,9 @@ final readonly class PullItem
         $split = $this->plan->split($quantity, $this->log->stored((int) $need->item->id), $need->item->home?->id, $whole);
         if ([] === $split['from'] || $split['missing'] > 0) {
             $this->sayWhoHasIt($need->item);
-            throw [] === $split['from'] ? StepRefused::nowhereToBeFound($need->item->name) : RefusedMovement::notEnough('the drawers', $quantity - $split['missing'], $need->item->tracking);
+            throw [] === $split['from']
+                ? StepRefused::nowhereToBeFound($need->item->name)
+                : RefusedMovement::notEnough('the drawers', $quantity - $split['missing'], $need->item->tracking);
         }
         foreach ($split['from'] as $placeId => $part) {
             $this->take($step, $need, $this->places->storeNumber($placeId), $part, $note);

@@ -122,7 +122,9 @@ final class ReturnController extends Page
     {
         $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
-            return null === $problem ? $this->redirectToRoute('kit', ['id' => $id]) : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
+            return null === $problem
+                ? $this->redirectToRoute('kit', ['id' => $id])
+                : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->rounds->return($id);
         $stop = $round->stops[0] ?? null;

@@ -190,7 +190,10 @@ final readonly class RoundReading
      */
     private static function stops(Round $round, callable $show): array
     {
-        return array_map(static fn (RoundStop $stop): StopRow => new StopRow($stop->at->place, $stop->at->address, array_map($show, $stop->lines)), $round->stops);
+        return array_map(
+            static fn (RoundStop $stop): StopRow => new StopRow($stop->at->place, $stop->at->address, array_map($show, $stop->lines)),
+            $round->stops,
+        );
     }
 
     /** @return array<int, string> what the room shows of a round: the number of the stop, by the place whose front is seen */

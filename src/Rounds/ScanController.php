@@ -26,8 +26,12 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Labels that are read: by the camera, by a hand scanner, or by the stand-in for one. */
 final class ScanController extends Page
 {
-    public function __construct(private readonly RoomReading $room, private readonly Items $items, private readonly Kits $kits, private readonly WarnOfReach $warn)
-    {
+    public function __construct(
+        private readonly RoomReading $room,
+        private readonly Items $items,
+        private readonly Kits $kits,
+        private readonly WarnOfReach $warn,
+    ) {
     }
 
     #[Route('/scan', name: 'scan', methods: ['GET'])]
@@ -41,27 +45,39 @@ final class ScanController extends Page
     {
         $on = $this->context($request->request->getString('on'));
 
-        return $this->write($request, function (Input $input, Step $step) use ($read, $round, $homes, $on): Outcome {
-            $text = $input->text('code', 400, true);
-            $scanned = '' === $text ? null : $read($text);
-            if ('' !== $text && null === $scanned) {
-                '' === $on[0] ? $input->refuse('code', WrongDrawer::notOurs($text)->getMessage()) : throw WrongDrawer::notOurs($text);
-            }
-            $input->check();
-            \assert(null !== $scanned);
-            [$what, $id] = $on;
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($read, $round, $homes, $on): Outcome {
+                $text = $input->text('code', 400, true);
+                $scanned = '' === $text ? null : $read($text);
+                if ('' !== $text && null === $scanned) {
+                    '' === $on[0] ? $input->refuse('code', WrongDrawer::notOurs($text)->getMessage()) : throw WrongDrawer::notOurs($text);
+                }
+                $input->check();
+                \assert(null !== $scanned);
+                [$what, $id] = $on;
 
-            return match ($what) {
-                'pull' => Outcome::undoable($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kits->one($id), $scanned)),
-                'return' => Outcome::undoable($this->generateUrl('return_kit', ['id' => $id]), $round->bringHome($step, $this->kits->one($id), $scanned, array_values(array_filter(explode(',', $input->text('cared', 200)))))),
-                'file' => $this->fileIt($step, $id, $scanned, $homes),
-                default => Outcome::undoable($this->urlOf($scanned), ''),
-            };
-        }, fn (Problem $problem): Response => match ($on[0]) {
-            'pull' => $this->forward(PullController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
-            'return' => $this->forward(ReturnController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
-            default => $this->sayHere($request, $problem) ?? $this->showPage($on, $problem),
-        });
+                return match ($what) {
+                    'pull' => Outcome::undoable($this->generateUrl('pull_kit', ['id' => $id]), $round->pull($step, $this->kits->one($id), $scanned)),
+                    'return' => Outcome::undoable(
+                        $this->generateUrl('return_kit', ['id' => $id]),
+                        $round->bringHome(
+                            $step,
+                            $this->kits->one($id),
+                            $scanned,
+                            array_values(array_filter(explode(',', $input->text('cared', 200)), static fn (string $hazard): bool => '' !== $hazard)),
+                        ),
+                    ),
+                    'file' => $this->fileIt($step, $id, $scanned, $homes),
+                    default => Outcome::undoable($this->urlOf($scanned), ''),
+                };
+            },
+            fn (Problem $problem): Response => match ($on[0]) {
+                'pull' => $this->forward(PullController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
+                'return' => $this->forward(ReturnController::class.'::again', ['id' => $on[1], 'problem' => $problem]),
+                default => $this->sayHere($request, $problem) ?? $this->showPage($on, $problem),
+            },
+        );
     }
 
     /** A foreign code is told on the page on which it was scanned, which stays as it is. */
@@ -71,7 +87,11 @@ final class ScanController extends Page
             return null;
         }
 
-        return $this->render('rounds/_scan_said.html.twig', ['problem' => $problem], new Response(headers: ['HX-Retarget' => '#scan-said', 'HX-Reswap' => 'innerHTML']));
+        return $this->render(
+            'rounds/_scan_said.html.twig',
+            ['problem' => $problem],
+            new Response(headers: ['HX-Retarget' => '#scan-said', 'HX-Reswap' => 'innerHTML']),
+        );
     }
 
     private function fileIt(Step $step, int $id, Scanned $scanned, KeepHomes $homes): Outcome
@@ -82,18 +102,23 @@ final class ScanController extends Page
         $item = $this->items->one($id);
         $homes->giveHome($step, $item, $scanned->place);
 
-        return Outcome::undoable($this->generateUrl('queue'), trim(\sprintf('%s is at home in %s now. %s', $item->name, $scanned->place->address, $this->warn->ofHome($item) ?? '')));
+        return Outcome::undoable(
+            $this->generateUrl('queue'),
+            trim(\sprintf('%s is at home in %s now. %s', $item->name, $scanned->place->address, $this->warn->ofHome($item) ?? '')),
+        );
     }
 
     private function urlOf(Scanned $scanned): string
     {
-        return null !== $scanned->item ? $this->generateUrl('item', ['id' => $scanned->item->id]) : $this->generateUrl('place', ['address' => $scanned->place->address ?? '']);
+        return null !== $scanned->item
+            ? $this->generateUrl('item', ['id' => $scanned->item->id])
+            : $this->generateUrl('place', ['address' => $scanned->place->address ?? '']);
     }
 
     /** @return array{string, int} what is going on, and of which kit or item */
     private function context(string $on): array
     {
-        return preg_match('/^(pull|return|file):(\d{1,12})$/D', $on, $m) ? [$m[1], (int) $m[2]] : ['', 0];
+        return 1 === preg_match('/^(pull|return|file):(\d{1,12})$/D', $on, $m) ? [$m[1], (int) $m[2]] : ['', 0];
     }
 
     /** @param array{string, int} $on */
@@ -106,6 +131,11 @@ final class ScanController extends Page
             $labels[(string) ScanCode::ofPlace($place->id)] = $place->address.' · '.$place->title;
         }
 
-        return $this->render('rounds/scan.html.twig', ['on' => $on, 'scan_on' => '' === $on[0] ? '' : $on[0].':'.$on[1], 'labels' => $labels, 'problem' => $problem]);
+        return $this->render('rounds/scan.html.twig', [
+            'on' => $on,
+            'scan_on' => '' === $on[0] ? '' : $on[0].':'.$on[1],
+            'labels' => $labels,
+            'problem' => $problem,
+        ]);
     }
 }

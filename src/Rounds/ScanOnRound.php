@@ -20,8 +20,15 @@ use Lottel\Core\Words\Counted;
 /** What scanning a label does while a round goes on: it confirms the stop, or the one thing, or says what is wrong. */
 final readonly class ScanOnRound
 {
-    public function __construct(private RoundReading $rounds, private Kits $kits, private Items $items, private Places $places, private PullItem $pull, private ReturnItem $return, private KeepHomes $homes)
-    {
+    public function __construct(
+        private RoundReading $rounds,
+        private Kits $kits,
+        private Items $items,
+        private Places $places,
+        private PullItem $pull,
+        private ReturnItem $return,
+        private KeepHomes $homes,
+    ) {
     }
 
     /**
@@ -82,6 +89,8 @@ final readonly class ScanOnRound
         }
         $thing = $next->lines[0]->name;
 
-        return Purpose::Pull === $round->purpose ? WrongDrawer::onPull($here, $thing, $next->at->address) : WrongDrawer::onReturn($here, $thing, $next->at->address);
+        return Purpose::Pull === $round->purpose
+            ? WrongDrawer::onPull($here, $thing, $next->at->address)
+            : WrongDrawer::onReturn($here, $thing, $next->at->address);
     }
 }

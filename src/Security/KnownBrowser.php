@@ -47,7 +47,17 @@ final readonly class KnownBrowser implements EventSubscriberInterface
             return;
         }
         $until = $this->clock->now()->getTimestamp() + self::DAYS * 86_400;
-        $event->getResponse()->headers->setCookie(Cookie::create(self::COOKIE, $until.'.'.$this->mark((string) $until), $until, secure: $event->getRequest()->isSecure(), sameSite: Cookie::SAMESITE_LAX));
+        $event
+            ->getResponse()
+            ->headers->setCookie(
+                Cookie::create(
+                    self::COOKIE,
+                    $until.'.'.$this->mark((string) $until),
+                    $until,
+                    secure: $event->getRequest()->isSecure(),
+                    sameSite: Cookie::SAMESITE_LAX,
+                ),
+            );
     }
 
     private function mark(string $until): string

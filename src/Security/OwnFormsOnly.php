@@ -19,7 +19,10 @@ final readonly class OwnFormsOnly
             return;
         }
         $site = $request->headers->get('Sec-Fetch-Site');
-        $own = null !== $site ? 'same-origin' === $site : $this->isOwn($request->headers->get('Origin') ?? $request->headers->get('Referer'), $request->getSchemeAndHttpHost());
+        $own =
+            null !== $site
+                ? 'same-origin' === $site
+                : $this->isOwn($request->headers->get('Origin') ?? $request->headers->get('Referer'), $request->getSchemeAndHttpHost());
         if (!$own) {
             throw new AccessDeniedHttpException('This form did not come from a page of this room. Open the page again and send it from there.');
         }

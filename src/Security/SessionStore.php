@@ -27,7 +27,11 @@ final class SessionStore extends AbstractSessionHandler
     public function updateTimestamp(#[\SensitiveParameter] string $id, string $data): bool
     {
         try {
-            $this->database->executeStatement('UPDATE session SET ends_at = :end WHERE id = :id AND ends_at < :soon', ['id' => $this->key($id), 'end' => $this->end(), 'soon' => $this->end() - self::RENEW_AFTER_SECONDS]);
+            $this->database->executeStatement('UPDATE session SET ends_at = :end WHERE id = :id AND ends_at < :soon', [
+                'id' => $this->key($id),
+                'end' => $this->end(),
+                'soon' => $this->end() - self::RENEW_AFTER_SECONDS,
+            ]);
         } catch (\Doctrine\DBAL\Exception) {
         }
 
@@ -41,7 +45,10 @@ final class SessionStore extends AbstractSessionHandler
 
     protected function doRead(#[\SensitiveParameter] string $sessionId): string
     {
-        $data = $this->database->fetchOne('SELECT data FROM session WHERE id = ? AND ends_at >= ?', [$this->key($sessionId), $this->clock->now()->getTimestamp()]);
+        $data = $this->database->fetchOne('SELECT data FROM session WHERE id = ? AND ends_at >= ?', [
+            $this->key($sessionId),
+            $this->clock->now()->getTimestamp(),
+        ]);
 
         return \is_string($data) ? (string) base64_decode($data, true) : '';
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Security;
 
+use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\EventSubscriberInterface;
@@ -38,7 +39,7 @@ final readonly class SignInThrottle implements EventSubscriberInterface
         $tries = $this->count($this->loginSubject($badge->getUserIdentifier()));
         $triesFromHere = $this->count($this->address());
         if ($tries > self::MOST_FOR_LOGIN || $triesFromHere > self::MOST_FOR_ADDRESS) {
-            throw new TooManyLoginAttemptsAuthenticationException((int) (self::WINDOW_SECONDS / 60));
+            throw new TooManyLoginAttemptsAuthenticationException(intdiv(self::WINDOW_SECONDS, 60));
         }
     }
 
@@ -54,14 +55,14 @@ final readonly class SignInThrottle implements EventSubscriberInterface
     {
         $now = $this->clock->now()->getTimestamp();
 
-        return (int) $this->database->fetchOne(
+        return Row::number($this->database->fetchOne(
             'INSERT INTO sign_in_failure (subject, failures, since) VALUES (:subject, 1, :now)
              ON CONFLICT (subject) DO UPDATE SET
                 failures = CASE WHEN since NOT BETWEEN :now - :window AND :now THEN 1 ELSE failures + 1 END,
                 since = CASE WHEN since NOT BETWEEN :now - :window AND :now THEN :now ELSE since END
              RETURNING failures',
             ['subject' => $subject, 'now' => $now, 'window' => self::WINDOW_SECONDS],
-        );
+        ));
     }
 
     private function loginSubject(string $login): string

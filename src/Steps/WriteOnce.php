@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Steps;
 
+use App\Database\Row;
 use App\Database\StepJournal;
 use App\Security\Account;
 use Doctrine\DBAL\Connection;
@@ -13,8 +14,12 @@ use Symfony\Component\Clock\ClockInterface;
 /** Does a step in one transaction, once for each request id (law 7): the second time it only tells again how it went. */
 final readonly class WriteOnce
 {
-    public function __construct(private EntityManagerInterface $entities, private Connection $database, private StepJournal $journal, private ClockInterface $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Connection $database,
+        private StepJournal $journal,
+        private ClockInterface $clock,
+    ) {
     }
 
     /**
@@ -39,12 +44,13 @@ final readonly class WriteOnce
     /** @throws StepRefused if the id is another person's */
     private function earlier(string $requestId, Account $who): ?Outcome
     {
-        $row = $this->database->fetchAssociative('SELECT account_id, outcome, said FROM write_request WHERE id = ?', [$requestId]);
-        if (false === $row) {
+        $columns = $this->database->fetchAssociative('SELECT account_id, outcome, said FROM write_request WHERE id = ?', [$requestId]);
+        if (false === $columns) {
             return null;
         }
+        $row = new Row($columns);
 
-        return (int) $row['account_id'] === $who->id ? Outcome::final((string) $row['outcome'], (string) $row['said']) : throw StepRefused::sentBySomebodyElse();
+        return $row->int('account_id') === $who->id ? Outcome::final($row->text('outcome'), $row->text('said')) : throw StepRefused::sentBySomebodyElse();
     }
 
     /** @param callable(Step): Outcome $work */

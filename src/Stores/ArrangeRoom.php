@@ -20,7 +20,9 @@ final readonly class ArrangeRoom
     public function setDown(Unit $unit): void
     {
         $standing = array_filter($this->units($unit->room), static fn (Unit $other): bool => $other !== $unit && null !== $other->planX);
-        $placed = $unit->room->layout()->arrange(array_map(static fn (Unit $other): Footprint => $other->footprint(), array_values($standing)), [$unit->footprint()])[0];
+        $placed = $unit->room
+            ->layout()
+            ->arrange(array_map(static fn (Unit $other): Footprint => $other->footprint(), array_values($standing)), [$unit->footprint()])[0];
         $unit->standAt($placed->x, $placed->y, $placed->turn);
     }
 

@@ -14,8 +14,13 @@ use Lottel\Core\Furniture\UnitTemplate;
 
 final readonly class BuildUnit
 {
-    public function __construct(private EntityManagerInterface $entities, private Places $places, private PlaceIndex $index, private PlaceLabels $labels, private ArrangeRoom $arrange)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Places $places,
+        private PlaceIndex $index,
+        private PlaceLabels $labels,
+        private ArrangeRoom $arrange,
+    ) {
     }
 
     /**
@@ -25,15 +30,34 @@ final readonly class BuildUnit
      *
      * @throws InvalidUnit if it cannot be built so
      */
-    public function __invoke(Room $room, UnitTemplate $template, string $letters, string $name, string $wall, int $rows, int $columns = 1, UnitSize $size = new UnitSize()): array
-    {
+    public function __invoke(
+        Room $room,
+        UnitTemplate $template,
+        string $letters,
+        string $name,
+        string $wall,
+        int $rows,
+        int $columns = 1,
+        UnitSize $size = new UnitSize(),
+    ): array {
         $plan = $template->plan($letters, $rows, $columns, $size);
         $letters = $plan->places[0]->address->unit();
         $units = $this->entities->getRepository(Unit::class);
         if (null !== $units->findOneBy(['letters' => $letters])) {
             throw StepRefused::addressIsTaken($letters);
         }
-        $unit = new Unit($room, $letters, $name, $template->value, $wall, 1 + $units->count(), $plan->width->ticks, $plan->height->ticks, $plan->depth->ticks, $plan->aboveFloor->ticks);
+        $unit = new Unit(
+            $room,
+            $letters,
+            $name,
+            $template->value,
+            $wall,
+            1 + $units->count(),
+            $plan->width->ticks,
+            $plan->height->ticks,
+            $plan->depth->ticks,
+            $plan->aboveFloor->ticks,
+        );
         $this->entities->persist($unit);
         $this->arrange->setDown($unit);
         $places = [];

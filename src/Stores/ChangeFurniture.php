@@ -38,7 +38,12 @@ final readonly class ChangeFurniture
         $ticks = $height->ticks ?? (int) $last->frontHeight;
         $added = [];
         foreach ($row as $above) {
-            $front = new Front(Length::ofTicks((int) $above->frontX), Length::ofTicks((int) $last->frontY + (int) $last->frontHeight), Length::ofTicks((int) $above->frontWidth), Length::ofTicks($ticks));
+            $front = new Front(
+                Length::ofTicks((int) $above->frontX),
+                Length::ofTicks((int) $last->frontY + (int) $last->frontHeight),
+                Length::ofTicks((int) $above->frontWidth),
+                Length::ofTicks($ticks),
+            );
             $added[] = $this->newPlace($unit, $above, $front);
         }
         $unit->height += $ticks;
@@ -191,7 +196,7 @@ final readonly class ChangeFurniture
     {
         $highest = 0;
         foreach ($this->places->frontsOf($unit) as $place) {
-            $highest = preg_match('/^[A-Z]+(\d+)/', $place->address, $m) ? max($highest, (int) $m[1]) : $highest;
+            $highest = 1 === preg_match('/^[A-Z]+(\d+)/', $place->address, $m) ? max($highest, (int) $m[1]) : $highest;
         }
 
         return (string) Address::of($unit->letters, $highest + 1);
@@ -225,7 +230,8 @@ final readonly class ChangeFurniture
 
     private function isUnused(Place $place): bool
     {
-        return false === $this->database->fetchOne('SELECT 1 FROM balance WHERE place_id = ?', [$place->id]) && false === $this->database->fetchOne('SELECT 1 FROM item WHERE home_id = ?', [$place->id]);
+        return false === $this->database->fetchOne('SELECT 1 FROM balance WHERE place_id = ?', [$place->id])
+            && false === $this->database->fetchOne('SELECT 1 FROM item WHERE home_id = ?', [$place->id]);
     }
 
     /** @param list<array{Place, string}> $names new addresses; inner places follow */

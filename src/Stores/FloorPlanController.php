@@ -42,6 +42,17 @@ final class FloorPlanController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
+    /** The drawing as it would be with the numbers that are typed just now. */
+    #[Route('/stores/plan/{id<[0-9]{1,9}>}/drawing', name: 'plan_drawing', methods: ['GET'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function drawing(Request $request, int $id, FloorDrawing $drawing): Response
+    {
+        $room = $this->floor->rooms()[$id] ?? throw Unknown::room($id);
+        $spots = (new FloorPlanForm($this->input(new Request(request: $request->query->all())), $this->frame->measure()))->spots();
+
+        return new Response($drawing->draw($room->with($spots), true));
+    }
+
     #[Route('/stores/rooms', name: 'add_room', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function add(Request $request, AddRoom $add): Response

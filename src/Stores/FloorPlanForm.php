@@ -108,7 +108,7 @@ final readonly class FloorPlanForm
         try {
             $half = Length::ofTicks(intdiv(Length::TICKS_PER_MILLIMETRE, 2));
 
-            return preg_match('/[0-9]/', $typed) ? Length::parse(trim($typed), $this->measure)->plus($half)->wholeMillimetres() : -1;
+            return 1 === preg_match('/[0-9]/', $typed) ? Length::parse(trim($typed), $this->measure)->plus($half)->wholeMillimetres() : -1;
         } catch (InvalidLength) {
             return -1;
         }

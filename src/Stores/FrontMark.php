@@ -26,12 +26,14 @@ final readonly class FrontMark
         $classes = 'place'.($isLit ? ' lit' : '').(0 === $out ? '' : ' out');
 
         return \sprintf(
-            '<a class="%s" href="%s" tabindex="%d" data-address="%s" data-place="%d"><title>%s%s</title>%s%s%s</a>',
+            '<a class="%s" href="%s" tabindex="%d" data-address="%s" data-place="%d" data-disc="%.1f %.1f"><title>%s%s</title>%s%s%s</a>',
             $classes,
             $this->url,
             $isLit ? 0 : -1,
             $this->address,
             $this->id,
+            $this->x,
+            $this->y,
             $this->says,
             0 === $out ? '' : " · {$out} out",
             $this->front,
@@ -43,10 +45,9 @@ final readonly class FrontMark
     public function disc(string $text): string
     {
         return \sprintf(
-            '<g class="disc" aria-hidden="true"><circle cx="%1$.1f" cy="%2$.1f" r="9"/><text x="%1$.1f" y="%3$.1f">%4$s</text></g>',
+            '<g class="disc" aria-hidden="true" transform="translate(%.1f %.1f)"><circle r="9"/><text y="4">%s</text></g>',
             $this->x,
             $this->y,
-            $this->y + 4,
             htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8'),
         );
     }

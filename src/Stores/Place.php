@@ -153,7 +153,12 @@ class Place
     {
         return null === $this->frontX || null === $this->frontY || null === $this->frontWidth || null === $this->frontHeight
             ? null
-            : new Front(Length::ofTicks($this->frontX), Length::ofTicks($this->frontY), Length::ofTicks($this->frontWidth), Length::ofTicks($this->frontHeight));
+            : new Front(
+                Length::ofTicks($this->frontX),
+                Length::ofTicks($this->frontY),
+                Length::ofTicks($this->frontWidth),
+                Length::ofTicks($this->frontHeight),
+            );
     }
 
     public function putInside(?Box $inside): void
@@ -186,7 +191,12 @@ class Place
         $this->saysTheme = $said->theme;
         $this->saysColour = $said->colour->value ?? '';
         $this->season = $said->season->value ?? '';
-        $this->alsoKinds = array_values(array_map(static fn (Kind $kind): string => $kind->value, array_filter($said->alsoKinds, static fn (Kind $kind): bool => $kind !== $said->kind)));
+        $this->alsoKinds = array_values(
+            array_map(
+                static fn (Kind $kind): string => $kind->value,
+                array_filter($said->alsoKinds, static fn (Kind $kind): bool => $kind !== $said->kind),
+            ),
+        );
         [$this->innerWidth, $this->innerHeight, $this->innerDepth] = [$said->width?->ticks, $said->height?->ticks, $said->depth?->ticks];
         $this->mostGrams = $said->mostGrams;
         $this->roomToGrow = $said->roomToGrow;
@@ -215,7 +225,13 @@ class Place
     /** Takes over what another place says about what belongs in it. */
     public function sayAs(self $other): void
     {
-        [$this->scheme, $this->saysKind, $this->saysMaker, $this->saysTheme, $this->saysColour] = [$other->scheme, $other->saysKind, $other->saysMaker, $other->saysTheme, $other->saysColour];
+        [$this->scheme, $this->saysKind, $this->saysMaker, $this->saysTheme, $this->saysColour] = [
+            $other->scheme,
+            $other->saysKind,
+            $other->saysMaker,
+            $other->saysTheme,
+            $other->saysColour,
+        ];
         $this->alsoKinds = $other->alsoKinds;
     }
 

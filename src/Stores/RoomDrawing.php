@@ -28,11 +28,7 @@ final class RoomDrawing
     public function room(array $lit = []): string
     {
         /** @var array{list<string>, list<FrontMark>} $drawn */
-        $drawn = $this->cache->get('room-'.$this->room->version(), function (): array {
-            $this->marks = [];
-
-            return [self::parts($this->drawn()), $this->marks];
-        });
+        $drawn = $this->cache->get('room-'.$this->room->version(), $this->marked(...));
 
         return $this->filled($drawn[0], $drawn[1], $lit);
     }
@@ -45,6 +41,15 @@ final class RoomDrawing
         $box = $this->box($unit, $this->fronts()[$unitId] ?? [], 0, 0, $scale, 14);
 
         return $this->filled(self::parts($this->svg($box, $unit->width->ticks * $scale, $unit->height->ticks * $scale, $unit->name)), $this->marks, []);
+    }
+
+    /** @return array{list<string>, list<FrontMark>} the drawing in parts, and the fronts that come between them */
+    private function marked(): array
+    {
+        $this->marks = [];
+        $parts = self::parts($this->drawn());
+
+        return [$parts, $this->marks];
     }
 
     private function drawn(): string

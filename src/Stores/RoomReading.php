@@ -38,7 +38,11 @@ final class RoomReading implements ResetInterface
     /** @return array<int, UnitRow> the units by id, in walking order */
     public function units(): array
     {
-        return $this->units ??= $this->byId('units', $this->database->fetchAllAssociative("SELECT * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id"), UnitRow::of(...));
+        return $this->units ??= $this->byId(
+            'units',
+            $this->database->fetchAllAssociative("SELECT * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id"),
+            UnitRow::of(...),
+        );
     }
 
     /** @throws Unknown if no unit in the room has these letters */

@@ -85,6 +85,16 @@ class Unit
 
     public function footprint(): Footprint
     {
-        return Footprint::ofTicks((int) $this->id, $this->letters, $this->planX ?? 0, $this->planY ?? 0, $this->turn, $this->width, $this->height, $this->depth, $this->aboveFloor);
+        return Footprint::ofTicks(
+            (int) $this->id,
+            $this->letters,
+            $this->planX ?? 0,
+            $this->planY ?? 0,
+            $this->turn,
+            $this->width,
+            $this->height,
+            $this->depth,
+            $this->aboveFloor,
+        );
     }
 }

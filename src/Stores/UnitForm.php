@@ -28,7 +28,7 @@ final readonly class UnitForm
     {
         $template = $input->choice('template', UnitTemplate::class);
         $letters = strtoupper($input->text('letters', 3, true));
-        if (!preg_match('/^[A-Z]{1,3}$/D', $letters)) {
+        if (1 !== preg_match('/^[A-Z]{1,3}$/D', $letters)) {
             $input->refuse('letters', 'One to three letters, such as C.');
         }
         $heights = $input->lengths('row_heights');

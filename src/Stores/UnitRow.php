@@ -60,4 +60,23 @@ final readonly class UnitRow
             ),
         );
     }
+
+    public function at(int $x, int $y, int $turn): self
+    {
+        return new self(
+            $this->id,
+            $this->roomId,
+            $this->letters,
+            $this->name,
+            $this->template,
+            $this->wall,
+            $this->walk,
+            $this->caution,
+            $this->width,
+            $this->height,
+            $this->depth,
+            $this->aboveFloor,
+            $this->footprint->at($x, $y, $turn),
+        );
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Undo;
 
+use App\Database\Row;
 use App\Database\StepChange;
 use App\Database\StepJournal;
 use App\Log\LogBook;
@@ -23,8 +24,13 @@ final readonly class PutRight
     /** What a helper changes while pulling, making and returning. */
     private const LOOP_TABLES = ['kit', 'need', 'movement'];
 
-    public function __construct(private StepJournal $journal, private RestoreRows $rows, private LogBook $log, private EntityManagerInterface $entities, private Connection $database)
-    {
+    public function __construct(
+        private StepJournal $journal,
+        private RestoreRows $rows,
+        private LogBook $log,
+        private EntityManagerInterface $entities,
+        private Connection $database,
+    ) {
     }
 
     /**
@@ -34,12 +40,13 @@ final readonly class PutRight
      */
     public function wholeStep(Step $step, string $requestId): PutBack
     {
-        $request = $this->database->fetchAssociative('SELECT account_id, is_undoable, undone_by FROM write_request WHERE id = ?', [$requestId]);
-        if (false === $request || 0 === (int) $request['is_undoable'] || null !== $request['undone_by']) {
+        $columns = $this->database->fetchAssociative('SELECT account_id, is_undoable, undone_by FROM write_request WHERE id = ?', [$requestId]);
+        $request = new Row(false === $columns ? ['is_undoable' => 0] : $columns);
+        if (!$request->flag('is_undoable') || null !== $request->textOrNull('undone_by')) {
             throw StepRefused::nothingToUndo();
         }
         $changes = $this->changes($requestId);
-        $this->checkRight($step->who, (int) $request['account_id'], $changes);
+        $this->checkRight($step->who, $request->int('account_id'), $changes);
         $back = $this->rows->restore($step, $changes);
         if ($back->isNothing()) {
             throw StepRefused::nothingToUndo();
@@ -58,19 +65,20 @@ final readonly class PutRight
      */
     public function movement(Step $step, int $movementId): PutBack
     {
-        $line = $this->database->fetchAssociative('SELECT request_id, account_id, item_id, reverses_id FROM movement WHERE id = ?', [$movementId]);
-        if (false === $line) {
+        $columns = $this->database->fetchAssociative('SELECT request_id, account_id, item_id, reverses_id FROM movement WHERE id = ?', [$movementId]);
+        if (false === $columns) {
             throw Unknown::step();
         }
+        $line = new Row($columns);
         $this->log->checkReversible($movementId);
-        $requestId = (string) $line['request_id'];
-        $others = $this->database->fetchOne('SELECT 1 FROM movement WHERE request_id = ? AND item_id <> ?', [$requestId, $line['item_id']]);
+        $requestId = $line->text('request_id');
+        $others = $this->database->fetchOne('SELECT 1 FROM movement WHERE request_id = ? AND item_id <> ?', [$requestId, $line->int('item_id')]);
         if (false === $others && $this->isOpen($requestId)) {
             return $this->wholeStep($step, $requestId);
         }
-        $item = (int) $line['item_id'];
+        $item = $line->int('item_id');
         $changes = array_values(array_filter($this->changes($requestId), fn (StepChange $change): bool => $this->isAbout($change, $item)));
-        $this->checkRight($step->who, (int) $line['account_id'], $changes);
+        $this->checkRight($step->who, $line->int('account_id'), $changes);
         $back = $this->rows->restore($step, $changes);
         $this->entities->clear();
 
@@ -97,9 +105,9 @@ final readonly class PutRight
     private function isAbout(StepChange $change, int $item): bool
     {
         return match ($change->table) {
-            'movement' => (int) $this->database->fetchOne('SELECT item_id FROM movement WHERE id = ?', [$change->row]) === $item,
+            'movement' => Row::number($this->database->fetchOne('SELECT item_id FROM movement WHERE id = ?', [$change->row])) === $item,
             'item' => $change->row === $item,
-            'need' => $item === (int) ($change->became['item_id'] ?? $this->database->fetchOne('SELECT item_id FROM need WHERE id = ?', [$change->row])),
+            'need' => $item === Row::number($change->became['item_id'] ?? $this->database->fetchOne('SELECT item_id FROM need WHERE id = ?', [$change->row])),
             'label_wish' => $item === (int) ($change->became['item_id'] ?? 0),
             'companion' => \in_array($item, [(int) ($change->became['item_id'] ?? 0), (int) ($change->became['other_id'] ?? 0)], true),
             default => false,
@@ -117,8 +125,10 @@ final readonly class PutRight
             return;
         }
         foreach ($changes as $change) {
-            $isLoop = \in_array($change->table, self::LOOP_TABLES, true)
-                && ('movement' !== $change->table || Reason::from((string) $this->database->fetchOne('SELECT reason FROM movement WHERE id = ?', [$change->row]))->isOfTheLoop());
+            $isLoop =
+                \in_array($change->table, self::LOOP_TABLES, true)
+                && ('movement' !== $change->table
+                    || Reason::from(Row::word($this->database->fetchOne('SELECT reason FROM movement WHERE id = ?', [$change->row])))->isOfTheLoop());
             if (!$isLoop) {
                 throw StepRefused::isTheOwnersStep();
             }

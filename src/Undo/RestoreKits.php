@@ -46,13 +46,30 @@ final readonly class RestoreKits
      */
     public function goneOnSince(array $changes): array
     {
-        $moved = array_map(static fn (StepChange $change): int => $change->row, array_filter($changes, static fn (StepChange $change): bool => 'movement' === $change->table));
-        $kits = array_unique(array_map(static fn (StepChange $change): int => $change->row, array_filter($changes, static fn (StepChange $change): bool => 'kit' === $change->table)));
+        $moved = array_map(
+            static fn (StepChange $change): int => $change->row,
+            array_filter($changes, static fn (StepChange $change): bool => 'movement' === $change->table),
+        );
+        $kits = array_unique(
+            array_map(
+                static fn (StepChange $change): int => $change->row,
+                array_filter($changes, static fn (StepChange $change): bool => 'kit' === $change->table),
+            ),
+        );
 
-        return [] === $moved ? [] : array_values(array_filter($kits, fn (int $kit): bool => false !== $this->database->fetchOne(
-            'SELECT 1 FROM movement m WHERE m.kit_id = ? AND m.id > ? AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)',
-            [$kit, max($moved)],
-        )));
+        return [] === $moved
+            ? []
+            : array_values(
+                array_filter(
+                    $kits,
+                    fn (int $kit): bool => false !==
+                        $this->database->fetchOne(
+                            'SELECT 1 FROM movement m WHERE m.kit_id = ? AND m.id > ? AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1
+                                FROM movement r WHERE r.reverses_id = m.id)',
+                            [$kit, max($moved)],
+                        ),
+                ),
+            );
     }
 
     /** Whether a change is about where a kit stands in its life. */
@@ -86,7 +103,11 @@ final readonly class RestoreKits
     /** A line of the list that an old step had settled is open again. */
     public function wakeUp(LogLine $line, PutBack $back): void
     {
-        if (null === $line->kitId || !\in_array($line->movement->reason, [Reason::Pull, Reason::Lose], true) || PlaceNature::Tray === $line->movement->from->nature) {
+        if (
+            null === $line->kitId
+            || !\in_array($line->movement->reason, [Reason::Pull, Reason::Lose], true)
+            || PlaceNature::Tray === $line->movement->from->nature
+        ) {
             return;
         }
         $id = $this->database->fetchOne('SELECT id FROM need WHERE kit_id = ? AND item_id = ?', [$line->kitId, $line->movement->item]);

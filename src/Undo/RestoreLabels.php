@@ -36,10 +36,23 @@ final readonly class RestoreLabels
      */
     public function printedSince(array $changes): array
     {
-        $wishes = array_filter($changes, fn (StepChange $change): bool => 'label_wish' === $change->table && Change::Insert === $change->what && null === $this->rows->get('label_wish', $change->row));
-        $ownDeletes = array_map(static fn (StepChange $change): int => $change->row, array_filter($changes, static fn (StepChange $change): bool => 'label_wish' === $change->table && Change::Delete === $change->what));
+        $wishes = array_filter(
+            $changes,
+            fn (StepChange $change): bool => 'label_wish' === $change->table
+                && Change::Insert === $change->what
+                && null === $this->rows->get('label_wish', $change->row),
+        );
+        $ownDeletes = array_map(
+            static fn (StepChange $change): int => $change->row,
+            array_filter($changes, static fn (StepChange $change): bool => 'label_wish' === $change->table && Change::Delete === $change->what),
+        );
 
-        return array_values(array_map(static fn (StepChange $change): array => $change->became, array_filter($wishes, static fn (StepChange $change): bool => !\in_array($change->row, $ownDeletes, true))));
+        return array_values(
+            array_map(
+                static fn (StepChange $change): array => $change->became,
+                array_filter($wishes, static fn (StepChange $change): bool => !\in_array($change->row, $ownDeletes, true)),
+            ),
+        );
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Undo;
 
 use App\Catalogue\Item;
 use App\Database\Change;
+use App\Database\Row;
 use App\Database\Rows;
 use App\Database\StepChange;
 use App\Find\FindIndex;
@@ -114,15 +115,16 @@ final readonly class RestoreStores
     public function checkSpots(array $changes): void
     {
         foreach (array_keys($this->rowsOf('place', $changes)) as $id) {
-            $clash = $this->database->fetchAssociative(
+            $columns = $this->database->fetchAssociative(
                 'SELECT p.address AS back, o.address AS there FROM place p JOIN place o ON o.unit_id = p.unit_id AND o.id <> p.id AND o.retired_at IS NULL
                     AND o.front_x < p.front_x + p.front_width AND p.front_x < o.front_x + o.front_width
                     AND o.front_y < p.front_y + p.front_height AND p.front_y < o.front_y + o.front_height
                  WHERE p.id = ? AND p.retired_at IS NULL',
                 [$id],
             );
-            if (false !== $clash) {
-                throw StepRefused::wouldOverlap((string) $clash['back'], (string) $clash['there']);
+            if (false !== $columns) {
+                $clash = new Row($columns);
+                throw StepRefused::wouldOverlap($clash->text('back'), $clash->text('there'));
             }
         }
     }
@@ -150,7 +152,10 @@ final readonly class RestoreStores
             }
             $this->tellPlace($place, $columns, $back);
             $this->index->place($place);
-            $items = [...$items, ...array_map(static fn (Item $item): int => (int) $item->id, $this->entities->getRepository(Item::class)->findBy(['home' => $place]))];
+            $items = [
+                ...$items,
+                ...array_map(static fn (Item $item): int => (int) $item->id, $this->entities->getRepository(Item::class)->findBy(['home' => $place])),
+            ];
         }
         foreach (array_unique([...$items, ...array_keys($this->rowsOf('item', $changes))]) as $id) {
             $item = $this->entities->find(Item::class, $id);
@@ -189,10 +194,13 @@ final readonly class RestoreStores
     private function takeOut(Step $step, int $id, string $name): void
     {
         $isOnAList = $this->rows->has('need', 'item_id', $id);
-        $isElsewhere = false !== $this->database->fetchOne(
-            "SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? AND (p.nature <> 'outside' OR (p.address IN ('used up', 'lost') AND b.quantity > 0))",
-            [$id],
-        );
+        $isElsewhere =
+            false !==
+            $this->database->fetchOne(
+                "SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ? AND (p.nature <> 'outside'
+                    OR (p.address IN ('used up', 'lost') AND b.quantity > 0))",
+                [$id],
+            );
         if ($isOnAList || $isElsewhere) {
             throw StepRefused::isInUse($name);
         }

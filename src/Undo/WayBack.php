@@ -35,7 +35,7 @@ final readonly class WayBack
         } catch (ExceptionInterface) {
             return $this->urls->generate('log');
         }
-        if (!preg_match('#^/(?:stores/)?(kits|items|places|units|plan)/([^/]+)#', $bare, $m)) {
+        if (1 !== preg_match('#^/(?:stores/)?(kits|items|places|units|plan)/([^/]+)#', $bare, $m)) {
             return $path;
         }
         [$sql, $otherwise] = self::SUBJECTS[$m[1]];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Web;
 
 use App\Database\RoomUnavailable;
+use App\Security\UnfinishedForm;
 use App\Steps\Unknown;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\RequestExceptionInterface;
@@ -71,7 +72,10 @@ final readonly class ErrorPage
         }
         $typed = array_filter(
             UnfinishedForm::flattened($request->request->all()),
-            static fn (string $value, string $name): bool => '' !== trim($value) && '_' !== $name[0] && !\in_array($name, self::NOT_TYPED, true) && !UnfinishedForm::isSecret($name),
+            static fn (string $value, string $name): bool => '' !== trim($value)
+                && '_' !== $name[0]
+                && !\in_array($name, self::NOT_TYPED, true)
+                && !UnfinishedForm::isSecret($name),
             \ARRAY_FILTER_USE_BOTH,
         );
 

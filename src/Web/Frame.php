@@ -29,8 +29,13 @@ final class Frame implements ResetInterface
 
     private ?ColourWords $colours = null;
 
-    public function __construct(private readonly Connection $database, private readonly RequestStack $requests, private readonly ClockInterface $clock, private readonly Security $security, private readonly bool $isDemo)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly RequestStack $requests,
+        private readonly ClockInterface $clock,
+        private readonly Security $security,
+        private readonly bool $isDemo,
+    ) {
     }
 
     public function reset(): void

@@ -28,8 +28,12 @@ final class Input
     private array $errors = [];
 
     /** @param (\Closure(): ColourWords)|null $colours asked only where a colour is read */
-    public function __construct(private readonly Request $request, private readonly QuantityText $quantities, private readonly LengthUnit $measure, private readonly ?\Closure $colours = null)
-    {
+    public function __construct(
+        private readonly Request $request,
+        private readonly QuantityText $quantities,
+        private readonly LengthUnit $measure,
+        private readonly ?\Closure $colours = null,
+    ) {
     }
 
     public function requestId(): string
@@ -54,7 +58,7 @@ final class Input
         if (mb_strlen($text) > $most) {
             $this->refuse($field, \sprintf('%s characters are too many; %d at the most.', number_format(mb_strlen($text)), $most));
         }
-        if (preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $text)) {
+        if (1 === preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $text)) {
             $this->refuse($field, 'There are characters in this that cannot be printed.');
         }
 
@@ -100,7 +104,7 @@ final class Input
     public function whole(string $field, int $least, int $most): int
     {
         $text = $this->clean($field);
-        if (!preg_match('/^-?\d{1,9}$/D', $text) || (int) $text < $least || (int) $text > $most) {
+        if (1 !== preg_match('/^-?\d{1,9}$/D', $text) || (int) $text < $least || (int) $text > $most) {
             $this->refuse($field, \sprintf('Give a whole number from %s to %s.', number_format($least), number_format($most)));
 
             return $least;
@@ -151,7 +155,12 @@ final class Input
             return null;
         }
         if (0 === $length->ticks || (null !== $mostMillimetres && $length->ticks > $mostMillimetres * Length::TICKS_PER_MILLIMETRE)) {
-            $this->refuse($field, null === $mostMillimetres ? 'More than nothing, please.' : \sprintf('More than nothing and no more than %s m, please.', $mostMillimetres / 1000));
+            $this->refuse(
+                $field,
+                null === $mostMillimetres
+                    ? 'More than nothing, please.'
+                    : \sprintf('More than nothing and no more than %s m, please.', $mostMillimetres / 1000),
+            );
         }
 
         return $length;
@@ -163,7 +172,7 @@ final class Input
         if ('' === $text) {
             return null;
         }
-        $date = !preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}$/D', $text) ? false : \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+        $date = 1 !== preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}$/D', $text) ? false : \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
         if (false === $date || $date->format('Y-m-d') !== $text) {
             $this->refuse($field, 'Write the day like 2026-12-24.');
 
@@ -255,7 +264,7 @@ final class Input
     {
         $text = $this->clean($field);
 
-        return preg_match('/^\d{1,12}$/D', $text) ? (int) $text : 0;
+        return 1 === preg_match('/^\d{1,12}$/D', $text) ? (int) $text : 0;
     }
 
     public function refuse(string $field, string $message): void

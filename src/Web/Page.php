@@ -38,7 +38,9 @@ abstract class Page extends AbstractController
         $input = $this->input($request);
         try {
             $id = $input->requestId();
-            null === $before || $before($input);
+            if (null !== $before) {
+                $before($input);
+            }
             $outcome = $this->once->do($id, $this->me(), static fn (Step $step): Outcome => $work($input, $step));
 
             return new RedirectResponse($this->withDone($outcome->goTo, $id), 303);

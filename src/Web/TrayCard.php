@@ -12,8 +12,15 @@ use Lottel\Core\Kit\Stage;
 final readonly class TrayCard
 {
     /** @param int $id of its kit */
-    private function __construct(public int $id, public int $number, public string $name, public Stage $stage, public int $out, public string $since, public DueDate $due)
-    {
+    private function __construct(
+        public int $id,
+        public int $number,
+        public string $name,
+        public Stage $stage,
+        public int $out,
+        public string $since,
+        public DueDate $due,
+    ) {
     }
 
     /** @param string $since since when it is out, in words */

@@ -101,7 +101,14 @@ final class DocumentTest extends TestCase
         self::assertEqualsWithDelta(1 / 3, $scale->unit(16), 1e-12);
         mt_srand(17);
         for ($i = 0; $i < 500; ++$i) {
-            $ratios = array_values(array_filter(array_map(static fn (): ?Ratio => Ratio::parse(mt_rand(0, 30).' '.mt_rand(1, 63).'/'.[2, 3, 4, 8, 16, 32, 64][mt_rand(0, 6)]), range(1, 4))));
+            $ratios = array_values(
+                array_filter(
+                    array_map(
+                        static fn (): ?Ratio => Ratio::parse(mt_rand(0, 30).' '.mt_rand(1, 63).'/'.[2, 3, 4, 8, 16, 32, 64][mt_rand(0, 6)]),
+                        range(1, 4),
+                    ),
+                ),
+            );
             $scale = Scale::for($ratios);
             foreach ($ratios as $ratio) {
                 self::assertEqualsWithDelta($ratio->value(), $scale->unit($scale->whole($ratio)), 1e-12);

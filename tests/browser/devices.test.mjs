@@ -15,10 +15,11 @@ after(async () => {
 });
 
 // Types as a hand scanner does: all at once, with Enter at the end.
-const pullTrigger = (page, code) => page.evaluate((text) => {
-    document.activeElement?.blur();
-    for (const key of [...text, 'Enter']) document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
-}, code);
+const pullTrigger = (page, code) =>
+    page.evaluate((text) => {
+        document.activeElement?.blur();
+        for (const key of [...text, 'Enter']) document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    }, code);
 
 async function startKit(page, name, thing) {
     await page.goto('/plan');
@@ -48,12 +49,18 @@ test('a barcode of digits opens no tray: it is told as foreign, and the page sta
     }
     await press(ada, () => ada.keyboard.press('1'));
     assert.match(ada.url(), /\/kits\/\d+\/(pull|make|return)/, 'a digit that a person types opens its tray');
-    assert.deepEqual(ada.complaints.filter((one) => !/status of 422/.test(one)), []);
+    assert.deepEqual(
+        ada.complaints.filter((one) => !/status of 422/.test(one)),
+        [],
+    );
 });
 
 test('letters at the head of a scanned code press nothing', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
-    const kit = await startKit(ada, 'Scanned letters', [['curlew', null], ['foam squares black', '3']]);
+    const kit = await startKit(ada, 'Scanned letters', [
+        ['curlew', null],
+        ['foam squares black', '3'],
+    ]);
     const before = audit(room.data).movements;
     for (const code of ['a1234567', 'u7654321', 'abcdefgh']) {
         await pullTrigger(ada, code);
@@ -66,7 +73,11 @@ test('letters at the head of a scanned code press nothing', { timeout: 60000 }, 
 test('an open round follows what the other device does, and waits while something is typed', { timeout: 120000 }, async () => {
     const ada = await person(browser, room, 'ada');
     const ben = await person(browser, room, 'ben');
-    const kit = await startKit(ada, 'Two devices', [['foam squares black', '3'], ['tern brads', '2'], ['acrylic blocks', null]]);
+    const kit = await startKit(ada, 'Two devices', [
+        ['foam squares black', '3'],
+        ['tern brads', '2'],
+        ['acrylic blocks', null],
+    ]);
     await ben.goto(`${kit}/pull`);
     const first = await ben.locator('.plate.big span').innerText();
     await press(ada, () => ada.keyboard.press('Space'));
@@ -106,7 +117,7 @@ test('a colour is chosen from the chips by touch and by keyboard', { timeout: 60
     await ada.locator('.colour-chip', { hasText: /^mustard$/ }).click();
     assert.equal(await ada.inputValue('#near-colour'), 'mustard');
     await press(ada, () => ada.getByRole('button', { name: 'Narrow it down' }).click());
-    assert.ok(await ada.locator('main .rows .row .name').count() > 0);
+    assert.ok((await ada.locator('main .rows .row .name').count()) > 0);
     await ada.goto('/stores/places/H7');
     await ada.locator('.row .name a').first().click();
     await ada.getByRole('link', { name: 'Change its record' }).click();
@@ -122,11 +133,16 @@ test('a unit that is turned on the floor plan keeps its letter in place, and the
     await ada.goto('/stores/plan');
     for (const letters of ['C', 'G']) {
         const unit = ada.locator(`.fp-unit[aria-label^="${letters},"]`);
-        const spots = await unit.evaluate((node) => [0, 90, 180, 270].map((turn) => node.dataset[`letter${turn}`].split(' ').map(Number)));
+        const letterOf = (node) => [0, 90, 180, 270].map((turn) => node.dataset[`shape${turn}`].split('|')[2].split(' ').map(Number));
+        const spots = await unit.evaluate(letterOf);
         for (let step = 0; step < 4; step++) {
             await unit.focus();
             await ada.keyboard.press('r');
-            const [turn, x, y] = await unit.evaluate((node) => [Number(node.dataset.turn), node.querySelector('text').x.baseVal[0].value, node.querySelector('text').y.baseVal[0].value]);
+            const [turn, x, y] = await unit.evaluate((node) => [
+                Number(node.dataset.turn),
+                node.querySelector('text').x.baseVal[0].value,
+                node.querySelector('text').y.baseVal[0].value,
+            ]);
             const [wantedX, wantedY] = spots[turn / 90];
             assert.ok(Math.abs(x - wantedX) < 0.5 && Math.abs(y - wantedY) < 0.5, `${letters} turned ${turn}`);
         }

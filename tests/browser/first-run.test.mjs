@@ -17,7 +17,10 @@ after(async () => {
 test('from nothing to a first pulled thing', { timeout: 120000 }, async () => {
     const nell = await person(browser, room, null);
     let steps = 0;
-    const did = async (work) => { steps += 1; await work(); };
+    const did = async (work) => {
+        steps += 1;
+        await work();
+    };
     await nell.goto('/');
     assert.match(await nell.locator('h1').innerText(), /Your room/);
     await did(() => nell.fill('#begin-room', 'The back room'));

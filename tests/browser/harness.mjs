@@ -11,7 +11,11 @@ export const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
 const cache = join(root, 'var/browser');
 
 export function console_(data, ...args) {
-    return execFileSync('php', ['bin/console', ...args], { cwd: root, env: { ...process.env, APP_ENV: 'prod', APP_DEBUG: '0', APP_SECRET: 'console', LOTTEL_DATA: data }, encoding: 'utf8' });
+    return execFileSync('php', ['bin/console', ...args], {
+        cwd: root,
+        env: { ...process.env, APP_ENV: 'prod', APP_DEBUG: '0', APP_SECRET: 'console', LOTTEL_DATA: data },
+        encoding: 'utf8',
+    });
 }
 
 export function audit(data) {
@@ -20,10 +24,12 @@ export function audit(data) {
 
 async function freePort() {
     return new Promise((resolve, reject) => {
-        const server = createServer().listen(0, '127.0.0.1', () => {
-            const { port } = server.address();
-            server.close(() => resolve(port));
-        }).on('error', reject);
+        const server = createServer()
+            .listen(0, '127.0.0.1', () => {
+                const { port } = server.address();
+                server.close(() => resolve(port));
+            })
+            .on('error', reject);
     });
 }
 
@@ -69,19 +75,32 @@ export class Room {
         this.url = `http://127.0.0.1:${this.port}`;
         this.errors = '';
         const [command, words] = this.byCommand ? ['bin/demo', ['--port', String(this.port)]] : ['bin/serve', [this.data, String(this.port)]];
-        this.process = spawn(command, words, { cwd: root, detached: true, stdio: ['ignore', 'ignore', 'pipe'], env: { ...process.env, LOTTEL_DEMO: this.isDemo ? '1' : '0', ...(this.byCommand ? { LOTTEL_DATA: this.data } : {}) } });
-        this.process.stderr.on('data', (chunk) => { this.errors += chunk; });
+        this.process = spawn(command, words, {
+            cwd: root,
+            detached: true,
+            stdio: ['ignore', 'ignore', 'pipe'],
+            env: { ...process.env, LOTTEL_DEMO: this.isDemo ? '1' : '0', ...(this.byCommand ? { LOTTEL_DATA: this.data } : {}) },
+        });
+        this.process.stderr.on('data', (chunk) => {
+            this.errors += chunk;
+        });
         for (let tries = 0; tries < 600; tries++) {
             try {
                 if ((await fetch(`${this.url}/sign-in`, { redirect: 'manual' })).status < 500) return this;
-            } catch { /* not yet */ }
+            } catch {
+                /* not yet */
+            }
             await new Promise((resolve) => setTimeout(resolve, 100));
         }
         throw new Error(`The room did not open: ${this.errors}`);
     }
 
     kill() {
-        try { process.kill(-this.process.pid, 'SIGKILL'); } catch { /* gone already */ }
+        try {
+            process.kill(-this.process.pid, 'SIGKILL');
+        } catch {
+            /* gone already */
+        }
     }
 
     close() {
@@ -91,7 +110,18 @@ export class Room {
 }
 
 export async function openBrowser() {
-    return chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+    return chromium.launch({
+        executablePath: '/usr/bin/chromium',
+        args: [
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+        ],
+    });
 }
 
 export const people = { ada: 'lantern-room', ben: 'loose-rope' };
@@ -101,9 +131,13 @@ export async function person(browser, room, login, options = {}) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: room.url, ...options });
     const page = await context.newPage();
     page.complaints = [];
-    page.on('console', (message) => { if (message.type() === 'error' && !/status of (4\d\d)/.test(message.text())) page.complaints.push(message.text()); });
+    page.on('console', (message) => {
+        if (message.type() === 'error' && !/status of (4\d\d)/.test(message.text())) page.complaints.push(message.text());
+    });
     page.on('pageerror', (error) => page.complaints.push(error.message));
-    page.on('request', (request) => { if (!request.url().startsWith(room.url) && !request.url().startsWith('data:')) page.complaints.push(`asked elsewhere: ${request.url()}`); });
+    page.on('request', (request) => {
+        if (!request.url().startsWith(room.url) && !request.url().startsWith('data:')) page.complaints.push(`asked elsewhere: ${request.url()}`);
+    });
     if (login) {
         await page.goto('/sign-in');
         await page.fill('#login', login);
@@ -116,7 +150,18 @@ export async function person(browser, room, login, options = {}) {
 
 /** Presses a button and waits until the page that comes of it is there, whether htmx swaps it in or the browser loads it. */
 export async function press(page, action) {
-    const before = await page.locator('[name="_request"]').first().getAttribute('value').catch(() => null);
+    const before = await page
+        .locator('[name="_request"]')
+        .first()
+        .getAttribute('value')
+        .catch(() => null);
     await action();
-    await page.waitForFunction((old) => document.readyState === 'complete' && !document.querySelector('.htmx-request') && document.querySelector('[name="_request"]')?.value !== old, before, { timeout: 15000 });
+    await page.waitForFunction(
+        (old) =>
+            document.readyState === 'complete' &&
+            !document.querySelector('.htmx-request') &&
+            document.querySelector('[name="_request"]')?.value !== old,
+        before,
+        { timeout: 15000 },
+    );
 }

@@ -29,8 +29,17 @@ test('two people take six things round the whole loop, one of them without JavaS
     await press(ada, () => ada.getByRole('button', { name: 'Plan it' }).click());
     assert.equal(await ada.locator('h1').innerText(), 'Heron notelets');
     const kit = new URL(ada.url()).pathname;
-    const things = [['patience', 'Heron in the shallows', null], ['herring ink', 'Herring dye ink cube', null], ['quartered', 'Watercolour card, quartered', '4'], ['herring envelopes', 'Herring A2 envelopes', '4'], ['acrylic', 'Acrylic blocks', null], ['seam binding', 'Sea Glass seam binding', '12']];
-    for (const [words, name, quantity] of things.filter(([, name]) => name !== 'Herring dye ink cube').concat([['mussel ink', 'Mussel dye ink cube', null]])) {
+    const things = [
+        ['patience', 'Heron in the shallows', null],
+        ['herring ink', 'Herring dye ink cube', null],
+        ['quartered', 'Watercolour card, quartered', '4'],
+        ['herring envelopes', 'Herring A2 envelopes', '4'],
+        ['acrylic', 'Acrylic blocks', null],
+        ['seam binding', 'Sea Glass seam binding', '12'],
+    ];
+    for (const [words, name, quantity] of things
+        .filter(([, name]) => name !== 'Herring dye ink cube')
+        .concat([['mussel ink', 'Mussel dye ink cube', null]])) {
         await ada.fill('#pick-q', words);
         await press(ada, () => ada.press('#pick-q', 'Enter'));
         const row = ada.locator('.card .row', { hasText: name }).first();
@@ -100,7 +109,10 @@ test('of two who reach for the same thing one gets it, the other is told who has
     const ada = await person(browser, room, 'ada');
     const ben = await person(browser, room, 'ben');
     const kits = [];
-    for (const [who, name] of [[ada, 'Curlews one'], [ben, 'Curlews two']]) {
+    for (const [who, name] of [
+        [ada, 'Curlews one'],
+        [ben, 'Curlews two'],
+    ]) {
         await who.goto('/plan');
         await who.fill('#kit-name', name);
         await press(who, () => who.getByRole('button', { name: 'Plan it' }).click());
@@ -157,7 +169,10 @@ test('a session that ends in the middle of a round loses nothing', { timeout: 12
     await press(ada, () => ada.locator('.row', { hasText: 'Birthday bunting cards' }).getByRole('button').click());
     const movements = audit(room.data).movements;
     await ada.context().clearCookies({ name: 'lottel' });
-    await ada.getByRole('button', { name: /^Taken/ }).first().click();
+    await ada
+        .getByRole('button', { name: /^Taken/ })
+        .first()
+        .click();
     await ada.waitForURL(/sign-in/);
     assert.match(await ada.locator('main').innerText(), /What you had just sent is kept/);
     await ada.fill('#login', 'ada');

@@ -20,7 +20,13 @@ after(async () => {
 async function violations(page) {
     await page.evaluate(axe);
     const report = await page.evaluate(() => window.axe.run(document, { resultTypes: ['violations'] }));
-    return report.violations.map((violation) => `${violation.id}: ${violation.nodes.slice(0, 3).map((node) => node.target.join(' ')).join(' | ')}`);
+    return report.violations.map(
+        (violation) =>
+            `${violation.id}: ${violation.nodes
+                .slice(0, 3)
+                .map((node) => node.target.join(' '))
+                .join(' | ')}`,
+    );
 }
 
 // axe is put into the page from outside, which the page's own policy would refuse.
@@ -32,12 +38,62 @@ async function kitNamed(page, name) {
 }
 
 async function allPages(page) {
-    const [pulling, making, returning, planned] = [await kitNamed(page, 'Birthday bunting cards'), await kitNamed(page, 'Ferry kiosk gulls'), await kitNamed(page, 'storm of'), await kitNamed(page, 'Condolence, blue')];
-    const item = await (await page.goto('/stores/places/C3')) && await page.locator('.row .name a').last().getAttribute('href');
-    return ['/plan', '/pull', '/make', '/return', '/stores', '/stores/new-unit', '/stores/units/C', '/stores/places/C3', '/stores/places/C5.b', '/stores/places/J16', item, `${item}/edit`, '/find?q=light', '/find?q=zzz', '/log', '/log?place=Q9', '/upkeep', pulling, `${pulling}/pull`, `${making}/make`, `${making}/make?q=gull`, `${returning}/return`, planned, `${planned}?q=tern`, '/items/99999', '/stores/plan', '/stores/units/C/change', '/stores/units/C/legend', '/stores/places/C3/furniture', '/stores/places/C3/label', '/stores/places/C3/label?format=lid&width=900', `${item}/label`, `${item}/homes`, '/stores/labels', '/stores/tape', '/stores/queue', '/scan', '/find', '/find?theme=sea&colour=blue&panel=4', '/stores/places/A9'];
+    const [pulling, making, returning, planned] = [
+        await kitNamed(page, 'Birthday bunting cards'),
+        await kitNamed(page, 'Ferry kiosk gulls'),
+        await kitNamed(page, 'storm of'),
+        await kitNamed(page, 'Condolence, blue'),
+    ];
+    const item = (await await page.goto('/stores/places/C3')) && (await page.locator('.row .name a').last().getAttribute('href'));
+    return [
+        '/plan',
+        '/pull',
+        '/make',
+        '/return',
+        '/stores',
+        '/stores/new-unit',
+        '/stores/units/C',
+        '/stores/places/C3',
+        '/stores/places/C5.b',
+        '/stores/places/J16',
+        item,
+        `${item}/edit`,
+        '/find?q=light',
+        '/find?q=zzz',
+        '/log',
+        '/log?place=Q9',
+        '/upkeep',
+        pulling,
+        `${pulling}/pull`,
+        `${making}/make`,
+        `${making}/make?q=gull`,
+        `${returning}/return`,
+        planned,
+        `${planned}?q=tern`,
+        '/items/99999',
+        '/stores/plan',
+        '/stores/units/C/change',
+        '/stores/units/C/legend',
+        '/stores/places/C3/furniture',
+        '/stores/places/C3/label',
+        '/stores/places/C3/label?format=lid&width=900',
+        `${item}/label`,
+        `${item}/homes`,
+        '/stores/labels',
+        '/stores/tape',
+        '/stores/queue',
+        '/scan',
+        '/find',
+        '/find?theme=sea&colour=blue&panel=4',
+        '/stores/places/A9',
+    ];
 }
 
-for (const [name, more] of [['wide', {}], ['narrow', { viewport: { width: 820, height: 1100 } }], ['dark', { colorScheme: 'dark' }]]) {
+for (const [name, more] of [
+    ['wide', {}],
+    ['narrow', { viewport: { width: 820, height: 1100 } }],
+    ['dark', { colorScheme: 'dark' }],
+]) {
     test(`axe finds nothing on any page, ${name}`, { timeout: 300000 }, async () => {
         const out = await person(browser, room, null, { ...options, ...more });
         await out.goto('/sign-in');
@@ -109,7 +165,8 @@ test('everything on a round can be reached with Tab, and the focus is seen', { t
         if (/^(Taken|Not here|Leave)/.test(label)) assert.notEqual(outline, 'none', label);
         await ada.keyboard.press('Tab');
     }
-    for (const label of ['Not here', 'Something else instead', 'Leave the round', 'Take something that is not in the catalogue yet', 'Stores']) assert.ok(reached.has(label), `${label}: ${[...reached].join(', ')}`);
+    for (const label of ['Not here', 'Something else instead', 'Leave the round', 'Take something that is not in the catalogue yet', 'Stores'])
+        {assert.ok(reached.has(label), `${label}: ${[...reached].join(', ')}`);}
     assert.ok([...reached].some((label) => label.startsWith('Taken')));
 });
 
@@ -133,14 +190,21 @@ test('buttons are big enough for a knuckle', { timeout: 60000 }, async () => {
     const small = [];
     for (const path of await allPages(ada)) {
         await ada.goto(path);
-        const found = await ada.evaluate(() => [...document.querySelectorAll('main button, main .button, main .chip, .tray, main summary')].filter((element) => element.offsetParent && element.getBoundingClientRect().height < (element.matches('.chip') ? 24 : 43.5)).map((element) => `${element.className || element.tagName} ${element.innerText} ${element.getBoundingClientRect().height}`));
+        const found = await ada.evaluate(() =>
+            [...document.querySelectorAll('main button, main .button, main .chip, .tray, main summary')]
+                .filter((element) => element.offsetParent && element.getBoundingClientRect().height < (element.matches('.chip') ? 24 : 43.5))
+                .map((element) => `${element.className || element.tagName} ${element.innerText} ${element.getBoundingClientRect().height}`),
+        );
         small.push(...found.map((one) => `${path}: ${one}`));
     }
     assert.deepEqual(small, []);
 });
 
 test('what was done and its undo are seen however far down the page one is', { timeout: 60000 }, async () => {
-    for (const viewport of [{ width: 1280, height: 620 }, { width: 820, height: 900 }]) {
+    for (const viewport of [
+        { width: 1280, height: 620 },
+        { width: 820, height: 900 },
+    ]) {
         const ada = await person(browser, room, 'ada', { viewport });
         await ada.goto(await kitNamed(ada, 'Ferry kiosk gulls'));
         await ada.getByText('Change what is written about this kit').click();
@@ -148,7 +212,9 @@ test('what was done and its undo are seen however far down the page one is', { t
         const keep = ada.getByRole('button', { name: 'Write it down' });
         await keep.scrollIntoViewIfNeeded();
         await press(ada, () => keep.click());
-        await ada.waitForFunction(() => document.getElementById('main').scrollTop > 200, null, { timeout: 15000 }).catch(() => assert.fail('the page does not stay where it was'));
+        await ada
+            .waitForFunction(() => document.getElementById('main').scrollTop > 200, null, { timeout: 15000 })
+            .catch(() => assert.fail('the page does not stay where it was'));
         const isOnTop = await ada.evaluate(() => {
             const said = document.querySelector('#main .said');
             const undo = said.querySelector('button').getBoundingClientRect();

@@ -17,13 +17,26 @@ before(async () => {
 after(() => room?.close());
 
 async function somebody(login) {
-    const response = await fetch(`${room.url}/sign-in`, { method: 'POST', headers: ORIGIN, body: `login=${login}&password=${people[login]}`, redirect: 'manual' });
-    const cookie = response.headers.getSetCookie().map((one) => one.split(';')[0]).join('; ');
+    const response = await fetch(`${room.url}/sign-in`, {
+        method: 'POST',
+        headers: ORIGIN,
+        body: `login=${login}&password=${people[login]}`,
+        redirect: 'manual',
+    });
+    const cookie = response.headers
+        .getSetCookie()
+        .map((one) => one.split(';')[0])
+        .join('; ');
     const ask = async (path) => (await fetch(room.url + path, { headers: { Cookie: cookie } })).text();
     const send = async (path, fields, id = crypto.randomUUID()) => {
         const body = new URLSearchParams();
         for (const [name, value] of Object.entries({ ...fields, _request: id })) for (const one of [value].flat()) body.append(name, one);
-        const answer = await fetch(room.url + path, { method: 'POST', headers: { ...ORIGIN, Cookie: cookie }, body: body.toString(), redirect: 'manual' });
+        const answer = await fetch(room.url + path, {
+            method: 'POST',
+            headers: { ...ORIGIN, Cookie: cookie },
+            body: body.toString(),
+            redirect: 'manual',
+        });
         return { status: answer.status, location: answer.headers.get('location') ?? '', text: answer.status === 303 ? '' : await answer.text() };
     };
     return { ask, send };
@@ -38,12 +51,20 @@ async function kitWith(needs) {
     for (const [item, quantity] of needs) assert.ok(isWritten(await ada.send(`/kits/${kit}/needs`, { item, quantity })));
     assert.ok(isWritten(await ada.send(`/kits/${kit}/pull`, {})));
     const page = await ada.ask(`/kits/${kit}/pull`);
-    return { kit, place: page.match(/name="place" value="([^"]+)"/)[1], needs: [...new Set([...page.matchAll(/name="needs\[\]" value="(\d+)"/g)].map((m) => m[1]))] };
+    return {
+        kit,
+        place: page.match(/name="place" value="([^"]+)"/)[1],
+        needs: [...new Set([...page.matchAll(/name="needs\[\]" value="(\d+)"/g)].map((m) => m[1]))],
+    };
 }
 
 async function putAway(kit, items) {
     await ada.send(`/kits/${kit}/return`, {});
-    for (const item of items) await ada.send(`/kits/${kit}/return/home`, { 'items[]': item, 'cared[]': ['inky', 'blade', 'hot', 'solvent', 'small parts', 'powder', 'lies flat'] });
+    for (const item of items)
+        {await ada.send(`/kits/${kit}/return/home`, {
+            'items[]': item,
+            'cared[]': ['inky', 'blade', 'hot', 'solvent', 'small parts', 'powder', 'lies flat'],
+        });}
     assert.ok(isWritten(await ada.send(`/kits/${kit}/close`, {})));
 }
 
@@ -69,7 +90,9 @@ test(`a single thing that two kits want goes to one of them (${RACES} races)`, {
     const item = await find('curlew calling');
     for (let race = 0; race < RACES; race++) {
         const kits = [await kitWith([[item, '1']]), await kitWith([[item, '1']])];
-        const answers = await Promise.all([ada, ben].map((who, n) => who.send(`/kits/${kits[n].kit}/pull/take`, { place: kits[n].place, 'needs[]': kits[n].needs })));
+        const answers = await Promise.all(
+            [ada, ben].map((who, n) => who.send(`/kits/${kits[n].kit}/pull/take`, { place: kits[n].place, 'needs[]': kits[n].needs })),
+        );
         assert.equal(answers.filter(isWritten).length, 1, `race ${race}: ${answers.map((one) => one.status)}`);
         assert.match(answers.find((one) => !isWritten(one)).text, /is out already: (Ada|Ben) took it/);
         const winner = answers.findIndex(isWritten);
@@ -113,7 +136,10 @@ test(`a thing comes home while another uses it up: one of both happens (${RACES}
         const { kit, place, needs } = await kitWith([[item, '2']]);
         assert.ok(isWritten(await ada.send(`/kits/${kit}/pull/take`, { place, 'needs[]': needs })));
         await ada.send(`/kits/${kit}/return`, {});
-        const answers = await Promise.all([ada.send(`/kits/${kit}/return/home`, { 'items[]': item }), ben.send(`/kits/${kit}/make/use`, { item, quantity: '2' })]);
+        const answers = await Promise.all([
+            ada.send(`/kits/${kit}/return/home`, { 'items[]': item }),
+            ben.send(`/kits/${kit}/make/use`, { item, quantity: '2' }),
+        ]);
         assert.equal(answers.filter(isWritten).length, 1, `race ${race}: ${answers.map((one) => one.status)}`);
         assert.ok(isWritten(await ada.send(`/kits/${kit}/close`, {})));
     }

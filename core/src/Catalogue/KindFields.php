@@ -13,10 +13,21 @@ final class KindFields
     public static function of(Kind $kind): array
     {
         return match ($kind) {
-            Kind::StampSet => ['images' => ['Images on it', 'lighthouse, three gulls, a rope'], 'made of' => ['Made of', 'clear polymer, rubber, on wood']],
-            Kind::Die => ['cut sizes' => ['Cuts these sizes', '4 1/4 × 5 1/2, 3 × 4'], 'shape' => ['Shape', 'nested ovals'], 'fits' => ['Cuts out', 'the gulls of Lighthouse and gulls']],
+            Kind::StampSet => [
+                'images' => ['Images on it', 'lighthouse, three gulls, a rope'],
+                'made of' => ['Made of', 'clear polymer, rubber, on wood'],
+            ],
+            Kind::Die => [
+                'cut sizes' => ['Cuts these sizes', '4 1/4 × 5 1/2, 3 × 4'],
+                'shape' => ['Shape', 'nested ovals'],
+                'fits' => ['Cuts out', 'the gulls of Lighthouse and gulls'],
+            ],
             Kind::Stencil => ['opening' => ['Size of its opening', '5 × 5'], 'layers' => ['Layers', '3']],
-            Kind::Paper, Kind::Scrap => ['weight' => ['Weight', '80 lb cover'], 'finish' => ['Finish', 'smooth, felt, pearl'], 'direction' => ['Pattern or grain runs', 'upright, across, either way']],
+            Kind::Paper, Kind::Scrap => [
+                'weight' => ['Weight', '80 lb cover'],
+                'finish' => ['Finish', 'smooth, felt, pearl'],
+                'direction' => ['Pattern or grain runs', 'upright, across, either way'],
+            ],
             Kind::Envelope => ['fits' => ['Takes cards of', '4 1/4 × 5 1/2']],
             Kind::Embellishment => ['material' => ['Material', 'enamel, wood, shell']],
             Kind::Ribbon => ['broad' => ['How broad', '5/8'], 'material' => ['Material', 'grosgrain, twine']],

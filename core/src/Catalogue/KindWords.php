@@ -23,7 +23,8 @@ final class KindWords
         'glue|adhesives?|tape runner|foam tape|foam squares?|glue dots?|double-?sided tape|tape|refills?' => Kind::Adhesive,
         'pens?|markers?|pencils?|fine ?liners?|crayons?' => Kind::Pen,
         'die-?cutting machine|machine|laminator|printer|glue gun|hot glue|heat gun|heat tool|iron|guillotine|trimmer|foil press' => Kind::Machine,
-        'scissors|knife|knives|blades?|tweezers|bone folder|scoring board|ruler|brayer|brush|brushes|acrylic blocks?|positioner|punch|punches|tool|magnets?|mat knife' => Kind::Tool,
+        'scissors|knife|knives|blades?|tweezers|bone folder|scoring board|ruler|brayer|brush|brushes' => Kind::Tool,
+        'acrylic blocks?|positioner|punch|punches|tool|magnets?|mat knife' => Kind::Tool,
         'sequins?|beads?|gems?|pearls?|buttons?|brads?|stickers?|charms?|die cuts?|tags?|embellishments?|chipboard|flowers?|shells?' => Kind::Embellishment,
     ];
 
@@ -42,10 +43,12 @@ final class KindWords
         $at = -1;
         $length = 0;
         foreach (self::KINDS as $words => $kind) {
-            if (!preg_match_all('/(?<![\\p{L}\\p{N}])(?:'.$words.')(?![\\p{L}\\p{N}])/iu', $name, $m, \PREG_OFFSET_CAPTURE)) {
+            if (0 === (int) preg_match_all('/(?<![\\p{L}\\p{N}])(?:'.$words.')(?![\\p{L}\\p{N}])/iu', $name, $m, \PREG_OFFSET_CAPTURE)) {
                 continue;
             }
-            [$word, $offset] = end($m[0]);
+            /** @var non-empty-list<array{string, int<-1, max>}> $found */
+            $found = $m[0];
+            [$word, $offset] = $found[\count($found) - 1];
             $end = $offset + \strlen($word);
             if ($end > $at || ($end === $at && \strlen($word) > $length)) {
                 [$best, $at, $length] = [$kind, $end, \strlen($word)];
@@ -60,7 +63,11 @@ final class KindWords
     {
         $hazards = $kind->usualHazards();
         foreach (self::HAZARDS as $words => $hazard) {
-            if (preg_match('/(?<![\\p{L}\\p{N}])(?:'.$words.')(?![\\p{L}\\p{N}])/iu', $name) && !\in_array($hazard, $hazards, true) && self::mayHave($kind, $hazard)) {
+            if (
+                1 === preg_match('/(?<![\\p{L}\\p{N}])(?:'.$words.')(?![\\p{L}\\p{N}])/iu', $name)
+                && !\in_array($hazard, $hazards, true)
+                && self::mayHave($kind, $hazard)
+            ) {
                 $hazards[] = $hazard;
             }
         }

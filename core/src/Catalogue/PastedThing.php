@@ -98,7 +98,19 @@ final readonly class PastedThing
         $own = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $themes)), static fn (string $theme): bool => '' !== $theme)));
         [$hex, $colourName] = self::colour($colour, $number, $colours);
 
-        return new self($name, '' === $maker ? $rule->maker() : $maker, $kind, $tracking, $amount, [] === $own ? $rule->themes() : $own, $hex, $colourName, $rule->season, KindWords::hazards($kind, $name), null !== $guess);
+        return new self(
+            $name,
+            '' === $maker ? $rule->maker() : $maker,
+            $kind,
+            $tracking,
+            $amount,
+            [] === $own ? $rule->themes() : $own,
+            $hex,
+            $colourName,
+            $rule->season,
+            KindWords::hazards($kind, $name),
+            null !== $guess,
+        );
     }
 
     /**
@@ -113,11 +125,13 @@ final readonly class PastedThing
         if ('' === $text) {
             return Tracking::Length === $usual ? [Tracking::One, 1] : [$usual, Tracking::Level === $usual ? Tracking::FULL : 1];
         }
-        $tracking = $quantities->tells($text) ?? (preg_match('/^\d+$/D', $text) && '1' !== $text && $usual->movesWhole() ? Tracking::Count : $usual);
+        $tracking = $quantities->tells($text) ?? (1 === preg_match('/^\d+$/D', $text) && '1' !== $text && $usual->movesWhole() ? Tracking::Count : $usual);
         try {
             $amount = $quantities->parse('1' === $text && Tracking::Level === $tracking ? 'full' : $text, $tracking);
 
-            return Tracking::Count === $tracking && $amount > self::MOST_PIECES ? throw RefusedMovement::quantityOutOfRange(self::MOST_PIECES) : [$tracking, $amount];
+            return Tracking::Count === $tracking && $amount > self::MOST_PIECES
+                ? throw RefusedMovement::quantityOutOfRange(self::MOST_PIECES)
+                : [$tracking, $amount];
         } catch (RefusedMovement|InvalidLength $refused) {
             throw InvalidPaste::badQuantity($number, $refused->getMessage());
         }

@@ -29,7 +29,14 @@ final class Balance
             }
             $ranked[] = ['key' => $key, 'off' => round($off, 3), 'adds' => $this->adds($palette, $colour)];
         }
-        usort($ranked, static fn (array $a, array $b): int => [-\count($a['adds']) * 15 + $a['off'], $a['off'], (string) $a['key']] <=> [-\count($b['adds']) * 15 + $b['off'], $b['off'], (string) $b['key']]);
+        usort(
+            $ranked,
+            static fn (array $a, array $b): int => [-\count($a['adds']) * 15 + $a['off'], $a['off'], (string) $a['key']] <=> [
+                -\count($b['adds']) * 15 + $b['off'],
+                $b['off'],
+                (string) $b['key'],
+            ],
+        );
 
         return $ranked;
     }

@@ -33,7 +33,8 @@ final class Difference
         $meanL = ($one->l + $other->l) / 2;
         $meanC = ($c1 + $c2) / 2;
         $meanH = self::meanHue($h1, $h2, $c1 * $c2);
-        $t = 1 - 0.17 * cos(deg2rad($meanH - 30)) + 0.24 * cos(deg2rad(2 * $meanH)) + 0.32 * cos(deg2rad(3 * $meanH + 6)) - 0.20 * cos(deg2rad(4 * $meanH - 63));
+        $t = 1 - 0.17 * cos(deg2rad($meanH - 30)) + 0.24 * cos(deg2rad(2 * $meanH));
+        $t += 0.32 * cos(deg2rad(3 * $meanH + 6)) - 0.20 * cos(deg2rad(4 * $meanH - 63));
         $lightness = $deltaL / (1 + 0.015 * ($meanL - 50) ** 2 / sqrt(20 + ($meanL - 50) ** 2));
         $chroma = $deltaC / (1 + 0.045 * $meanC);
         $hue = $deltaH / (1 + 0.015 * $meanC * $t);

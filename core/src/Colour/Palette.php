@@ -114,7 +114,11 @@ final readonly class Palette
             $sums[$groups[$at]] = [$weight + $more, $l + $more * $cell['lab']->l, $a + $more * $cell['lab']->a, $b + $more * $cell['lab']->b];
         }
 
-        return array_map(static fn (array $sum, Lab $old): Lab => 0.0 === $sum[0] ? $old : new Lab($sum[1] / $sum[0], $sum[2] / $sum[0], $sum[3] / $sum[0]), $sums, $centres);
+        return array_map(
+            static fn (array $sum, Lab $old): Lab => 0.0 === $sum[0] ? $old : new Lab($sum[1] / $sum[0], $sum[2] / $sum[0], $sum[3] / $sum[0]),
+            $sums,
+            $centres,
+        );
     }
 
     /**
@@ -133,7 +137,13 @@ final readonly class Palette
             $more = $cell['weight'];
             $sums[$group] = [$weight + $more, $r + $more * $cell['rgb'][0], $g + $more * $cell['rgb'][1], $b + $more * $cell['rgb'][2]];
         }
-        $colours = array_map(static fn (array $sum): array => ['colour' => self::srgb([$sum[1] / $sum[0], $sum[2] / $sum[0], $sum[3] / $sum[0]]), 'share' => $sum[0] / $total], array_values($sums));
+        $colours = array_map(
+            static fn (array $sum): array => [
+                'colour' => self::srgb([$sum[1] / $sum[0], $sum[2] / $sum[0], $sum[3] / $sum[0]]),
+                'share' => $sum[0] / $total,
+            ],
+            array_values($sums),
+        );
         usort($colours, static fn (array $a, array $b): int => $b['share'] <=> $a['share'] ?: strcmp($a['colour']->hex(), $b['colour']->hex()));
 
         return $colours;

@@ -14,7 +14,7 @@ final readonly class Srgb
     /** @throws InvalidColour if it is not `#` and six hexadecimal digits */
     public static function ofHex(string $hex): self
     {
-        if (!preg_match('/^#[0-9a-f]{6}$/iD', $hex)) {
+        if (1 !== preg_match('/^#[0-9a-f]{6}$/iD', $hex)) {
             throw InvalidColour::notHex($hex);
         }
         [$red, $green, $blue] = array_map(static fn (string $pair): int => (int) hexdec($pair), str_split(substr($hex, 1), 2));

@@ -30,8 +30,12 @@ final class Blocks
      * @param list<Piece> $pieces
      * @param list<Stock> $stocks what the blocks are for; a block that fits none is left out
      */
-    private function __construct(private readonly array $pieces, private readonly array $stocks, public readonly PieceSets $sets, private readonly Trimmer $trimmer)
-    {
+    private function __construct(
+        private readonly array $pieces,
+        private readonly array $stocks,
+        public readonly PieceSets $sets,
+        private readonly Trimmer $trimmer,
+    ) {
         $this->carver = new Carver($trimmer);
         $this->hasLimits = null !== $trimmer->longestCut || $trimmer->smallestStrip > 0;
     }
@@ -328,7 +332,10 @@ final class Blocks
             foreach ($this->of[$part] ?? [] as $one) {
                 foreach ($this->of[$set - $part] ?? [] as $other) {
                     foreach ([true, false] as $alongX) {
-                        if (($alongX ? $one[0] + $other[0] === $width : $one[1] + $other[1] === $height) && $this->evened($one, $other, $alongX) === [$width, $height]) {
+                        if (
+                            ($alongX ? $one[0] + $other[0] === $width : $one[1] + $other[1] === $height)
+                            && $this->evened($one, $other, $alongX) === [$width, $height]
+                        ) {
                             return [$alongX, $part, $one, $other];
                         }
                     }

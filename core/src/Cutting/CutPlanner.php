@@ -97,7 +97,11 @@ final readonly class CutPlanner
             $exact = SmallJob::solve($pieces, $stocks, new Trimmer(), $isOpen ? self::WORK_FOR_A_PROOF : self::WORK_FOR_AN_OFFCUT);
             $bound = $exact?->score->sheets ?? $bound;
         }
-        $candidates = array_filter([$plan, null !== $exact && $this->canCut($exact) ? $exact : null, $this->hasLimits() ? SmallJob::solve($pieces, $stocks, $this->trimmer) : null]);
+        $candidates = array_filter([
+            $plan,
+            null !== $exact && $this->canCut($exact) ? $exact : null,
+            $this->hasLimits() ? SmallJob::solve($pieces, $stocks, $this->trimmer) : null,
+        ]);
         foreach ($candidates as $candidate) {
             $plan = $candidate->score->isBetterThan($plan->score) ? $candidate : $plan;
         }
@@ -171,7 +175,17 @@ final readonly class CutPlanner
             }
             $stock = $plan->stocks[$used[$at]->stock];
             $keys = array_keys($content);
-            $own = array_map(static fn (int $index): Piece => new Piece($plan->pieces[$index]->id, $plan->pieces[$index]->width, $plan->pieces[$index]->height, $content[$index], $plan->pieces[$index]->mayTurn, ''), $keys);
+            $own = array_map(
+                static fn (int $index): Piece => new Piece(
+                    $plan->pieces[$index]->id,
+                    $plan->pieces[$index]->width,
+                    $plan->pieces[$index]->height,
+                    $content[$index],
+                    $plan->pieces[$index]->mayTurn,
+                    '',
+                ),
+                $keys,
+            );
             $alone = SmallJob::solve($own, [new Stock('', $stock->width, $stock->height, 1, '', true)], $this->trimmer);
             if (null !== $alone && 0 === $alone->score->unplaced && $alone->score->largestOffcut > $largest) {
                 $this->renumber($alone->used[0]->root, $keys);
@@ -189,7 +203,15 @@ final readonly class CutPlanner
         $rooms = [];
         foreach ($plan->used as $at => $cut) {
             if ($plan->stocks[$cut->stock]->isSheet) {
-                $rooms[$at] = $cut->root->area() - array_sum(array_map(static fn (int $index, int $count): int => $count * $plan->pieces[$index]->area(), array_keys($cut->root->pieces()), $cut->root->pieces()));
+                $rooms[$at] =
+                    $cut->root->area() -
+                    array_sum(
+                        array_map(
+                            static fn (int $index, int $count): int => $count * $plan->pieces[$index]->area(),
+                            array_keys($cut->root->pieces()),
+                            $cut->root->pieces(),
+                        ),
+                    );
             }
         }
         arsort($rooms);

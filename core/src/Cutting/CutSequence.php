@@ -36,7 +36,12 @@ final readonly class CutSequence
                 $here = array_filter($open, fn (array $part): bool => \in_array($setting, $this->settings($part[2]), true));
             }
             $stack = $this->stack($here);
-            $steps[] = new CutStep((int) $setting, $this->edge($open[$stack[0]][2], (int) $setting), array_map(static fn (int $at): array => [$open[$at][0], $open[$at][1]], $stack), $isNew);
+            $steps[] = new CutStep(
+                (int) $setting,
+                $this->edge($open[$stack[0]][2], (int) $setting),
+                array_map(static fn (int $at): array => [$open[$at][0], $open[$at][1]], $stack),
+                $isNew,
+            );
             $open = $this->after($open, $stack);
         }
 

@@ -22,6 +22,11 @@ final class CutStock
      */
     public function free(int $narrowest): array
     {
-        return $this->free ??= array_values(array_filter($this->root->leaves(), static fn (Part $leaf): bool => null === $leaf->piece && $leaf->width >= $narrowest && $leaf->height >= $narrowest));
+        return $this->free ??= array_values(
+            array_filter(
+                $this->root->leaves(),
+                static fn (Part $leaf): bool => null === $leaf->piece && $leaf->width >= $narrowest && $leaf->height >= $narrowest,
+            ),
+        );
     }
 }

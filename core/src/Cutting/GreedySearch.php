@@ -7,6 +7,8 @@ namespace Lottel\Core\Cutting;
 /** Many greedy plans for one paper, with different orders of pieces and scraps and different ways to fill; the best is kept. */
 final class GreedySearch
 {
+    private const MOST_RUNS = 4000;
+
     private readonly Dice $dice;
 
     private readonly GreedyFill $filler;
@@ -44,22 +46,32 @@ final class GreedySearch
     /** @param int $budget how many fits may be looked at before the search stops; one plan is always made */
     public function search(int $budget): CutPlan
     {
-        $best = null;
         $orders = $this->orders();
         $fillings = Filling::all();
-        for ($run = 0; null === $best || ($this->filler->work < $budget && $run < 4000); ++$run) {
-            $order = $orders[$run % \count($orders)];
-            $how = $fillings[intdiv($run, \count($orders)) % \count($fillings)];
-            if ($run >= \count($orders) * \count($fillings)) {
-                $order = $this->shuffled($order);
-            }
-            $plan = $this->tighten($this->greedy($order, $how, $run), $order);
-            if (null === $best || $plan->score->isBetterThan($best->score)) {
+        $best = $this->run(0, $orders, $fillings);
+        for ($run = 1; $this->filler->work < $budget && $run < self::MOST_RUNS; ++$run) {
+            $plan = $this->run($run, $orders, $fillings);
+            if ($plan->score->isBetterThan($best->score)) {
                 $best = $plan;
             }
         }
 
         return $best;
+    }
+
+    /**
+     * @param list<list<int>> $orders
+     * @param list<Filling> $fillings
+     */
+    private function run(int $run, array $orders, array $fillings): CutPlan
+    {
+        $order = $orders[$run % \count($orders)];
+        $how = $fillings[intdiv($run, \count($orders)) % \count($fillings)];
+        if ($run >= \count($orders) * \count($fillings)) {
+            $order = $this->shuffled($order);
+        }
+
+        return $this->tighten($this->greedy($order, $how, $run), $order);
     }
 
     /** @param list<int> $order */
@@ -90,7 +102,7 @@ final class GreedySearch
             }
         }
 
-        return new CutPlan($this->pieces, $this->stocks, $used, array_filter($remaining));
+        return new CutPlan($this->pieces, $this->stocks, $used, array_filter($remaining, static fn (int $count): bool => 0 !== $count));
     }
 
     /**
@@ -247,7 +259,12 @@ final class GreedySearch
     /** @return list<int> the stock of a kind on which something fits, the smallest first */
     private function sorted(bool $isSheet): array
     {
-        $indexes = array_values(array_filter(array_keys($this->stocks), fn (int $index): bool => $this->stocks[$index]->isSheet === $isSheet && $this->fitsAny($this->stocks[$index])));
+        $indexes = array_values(
+            array_filter(
+                array_keys($this->stocks),
+                fn (int $index): bool => $this->stocks[$index]->isSheet === $isSheet && $this->fitsAny($this->stocks[$index]),
+            ),
+        );
         usort($indexes, fn (int $a, int $b): int => $this->stocks[$a]->area() <=> $this->stocks[$b]->area() ?: $a <=> $b);
 
         return $indexes;

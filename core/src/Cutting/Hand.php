@@ -23,8 +23,12 @@ final class Hand
      * @param list<Stock> $stocks
      * @param int $narrowest free parts with a shorter side are of no use
      */
-    public function __construct(private readonly Arrangement $arrangement, private readonly array $pieces, private readonly array $stocks, private readonly int $narrowest)
-    {
+    public function __construct(
+        private readonly Arrangement $arrangement,
+        private readonly array $pieces,
+        private readonly array $stocks,
+        private readonly int $narrowest,
+    ) {
         foreach ($arrangement->cuts as $at => $cut) {
             $this->stock[] = [$cut, $at];
             $isScrap = !$stocks[$cut->stock]->isSheet;

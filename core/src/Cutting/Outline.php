@@ -185,6 +185,9 @@ final readonly class Outline
      */
     private static function isWithin(array $inner, array $outer): bool
     {
-        return $inner[0] >= $outer[0] && $inner[1] >= $outer[1] && $inner[0] + $inner[2] <= $outer[0] + $outer[2] && $inner[1] + $inner[3] <= $outer[1] + $outer[3];
+        return $inner[0] >= $outer[0]
+            && $inner[1] >= $outer[1]
+            && $inner[0] + $inner[2] <= $outer[0] + $outer[2]
+            && $inner[1] + $inner[3] <= $outer[1] + $outer[3];
     }
 }

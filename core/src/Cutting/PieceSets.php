@@ -46,7 +46,10 @@ final readonly class PieceSets
         $this->counts = $counts;
         $this->radix = $radix;
         $this->sizes = array_map(array_sum(...), $counts);
-        $this->areas = array_map(static fn (array $of): int => array_sum(array_map(static fn (int $count, Piece $piece): int => $count * $piece->area(), $of, $pieces)), $counts);
+        $this->areas = array_map(
+            static fn (array $of): int => array_sum(array_map(static fn (int $count, Piece $piece): int => $count * $piece->area(), $of, $pieces)),
+            $counts,
+        );
         [$this->packed, $this->guards] = self::packed($pieces, $counts);
     }
 

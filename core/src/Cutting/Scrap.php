@@ -10,7 +10,13 @@ use Lottel\Core\Colour\Lab;
 final readonly class Scrap
 {
     /** @param float|null $grammage in g/m², where it is known */
-    public function __construct(public string $id, public int $width, public int $height, public ?Lab $colour = null, public ?float $grammage = null, public bool $hasDirection = false)
-    {
+    public function __construct(
+        public string $id,
+        public int $width,
+        public int $height,
+        public ?Lab $colour = null,
+        public ?float $grammage = null,
+        public bool $hasDirection = false,
+    ) {
     }
 }

@@ -16,8 +16,13 @@ final readonly class ScrapSearch
      * @param float|null $grammage wanted in g/m², or null for any
      * @param float $lighter share by which the weight may differ either way
      */
-    public function __construct(private ?Lab $colour = null, private float $tolerance = 5.0, private ?float $grammage = null, private float $lighter = 0.15, private Trimmer $trimmer = new Trimmer())
-    {
+    public function __construct(
+        private ?Lab $colour = null,
+        private float $tolerance = 5.0,
+        private ?float $grammage = null,
+        private float $lighter = 0.15,
+        private Trimmer $trimmer = new Trimmer(),
+    ) {
     }
 
     /**
@@ -36,7 +41,15 @@ final readonly class ScrapSearch
                 $matches[] = $match;
             }
         }
-        usort($matches, static fn (ScrapMatch $a, ScrapMatch $b): int => [$a->leftOver, $a->difference ?? 0.0, $a->cuts, $a->scrap->id] <=> [$b->leftOver, $b->difference ?? 0.0, $b->cuts, $b->scrap->id]);
+        usort(
+            $matches,
+            static fn (ScrapMatch $a, ScrapMatch $b): int => [$a->leftOver, $a->difference ?? 0.0, $a->cuts, $a->scrap->id] <=> [
+                $b->leftOver,
+                $b->difference ?? 0.0,
+                $b->cuts,
+                $b->scrap->id,
+            ],
+        );
 
         return $matches;
     }

@@ -30,7 +30,10 @@ final class SheetBound
             $ofSheets = $this->yields($pieces, $values, $sheets, 1 === $isArea);
             $ofScraps = $this->yields($pieces, $values, $scraps, 1 === $isArea);
             if (null !== $ofSheets && null !== $ofScraps) {
-                $best = max($best, $this->needed($pieces, $stocks, $values, static fn (Stock $stock): int => $stock->isSheet ? $ofSheets($stock) : $ofScraps($stock)));
+                $best = max(
+                    $best,
+                    $this->needed($pieces, $stocks, $values, static fn (Stock $stock): int => $stock->isSheet ? $ofSheets($stock) : $ofScraps($stock)),
+                );
             }
         }
 
@@ -49,7 +52,13 @@ final class SheetBound
      */
     private function yields(array $pieces, array $values, array $stocks, bool $isArea): ?callable
     {
-        $table = PatternTable::for($pieces, $values, self::longest($stocks, true), self::longest($stocks, false), min(PatternTable::MOST_WORK, self::BUDGET - $this->spent));
+        $table = PatternTable::for(
+            $pieces,
+            $values,
+            self::longest($stocks, true),
+            self::longest($stocks, false),
+            min(PatternTable::MOST_WORK, self::BUDGET - $this->spent),
+        );
         if (null !== $table) {
             $this->spent += $table->work;
 

@@ -35,7 +35,12 @@ final class SideBound
                 $sides[0][$w] = $sides[1][$h] = true;
             }
         }
-        $lengths = array_keys(($sides[0] ?? []) + ($sides[1] ?? []) + array_fill_keys(array_map(static fn (Stock $stock): int => $stock->width, $stocks), true) + array_fill_keys(array_map(static fn (Stock $stock): int => $stock->height, $stocks), true));
+        $lengths = array_keys(
+            ($sides[0] ?? []) +
+                ($sides[1] ?? []) +
+                array_fill_keys(array_map(static fn (Stock $stock): int => $stock->width, $stocks), true) +
+                array_fill_keys(array_map(static fn (Stock $stock): int => $stock->height, $stocks), true),
+        );
         $across = self::measures($width, array_keys($sides[0] ?? []), $lengths);
         $down = self::measures($height, array_keys($sides[1] ?? []), $lengths);
         $best = $work = 0;
@@ -79,7 +84,14 @@ final class SideBound
             $measures[] = self::byParts($whole, $parts, $lengths);
         }
         sort($sides);
-        $halves = array_values(array_unique(array_filter(array_map(static fn (int $side): int => 2 * $side > $whole ? $whole - $side + 1 : $side, $sides), static fn (int $side): bool => $side > 0 && 2 * $side <= $whole)));
+        $halves = array_values(
+            array_unique(
+                array_filter(
+                    array_map(static fn (int $side): int => 2 * $side > $whole ? $whole - $side + 1 : $side, $sides),
+                    static fn (int $side): bool => $side > 0 && 2 * $side <= $whole,
+                ),
+            ),
+        );
         rsort($halves);
         $step = max(1, intdiv(\count($halves), self::MOST_MEASURES));
         for ($at = 0; $at < \count($halves); $at += $step) {

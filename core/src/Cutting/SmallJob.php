@@ -124,7 +124,7 @@ final class SmallJob
             $used[] = new CutStock($index, $this->cut($index, $set));
         }
 
-        return new CutPlan($this->pieces, $this->stocks, $used, array_filter($this->sets->counts[$left]));
+        return new CutPlan($this->pieces, $this->stocks, $used, array_filter($this->sets->counts[$left], static fn (int $count): bool => 0 !== $count));
     }
 
     /**
@@ -349,7 +349,9 @@ final class SmallJob
     {
         [$width, $height] = $block;
 
-        return $width > $stock->width || $height > $stock->height ? 0 : max(($stock->width - $width) * $stock->height, ($stock->height - $height) * $stock->width);
+        return $width > $stock->width || $height > $stock->height
+            ? 0
+            : max(($stock->width - $width) * $stock->height, ($stock->height - $height) * $stock->width);
     }
 
     /** Cuts a set from a piece of stock, a sheet so that the largest offcut is left, and with few cuts. */
@@ -365,7 +367,10 @@ final class SmallJob
             }
             foreach ([true, false] as $alongXFirst) {
                 $root = new Part(0, 0, $stock->width, $stock->height);
-                if ($this->blocks->carve($root, $set, $width, $height, $alongXFirst) && (null === $value || [$root->largestOffcut(), -$root->cuts()] > $value)) {
+                if (
+                    $this->blocks->carve($root, $set, $width, $height, $alongXFirst)
+                    && (null === $value || [$root->largestOffcut(), -$root->cuts()] > $value)
+                ) {
                     $best = $root;
                     $value = [$root->largestOffcut(), -$root->cuts()];
                 }

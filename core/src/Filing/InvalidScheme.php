@@ -8,6 +8,11 @@ final class InvalidScheme extends \InvalidArgumentException
 {
     public static function unknown(string $text): self
     {
-        return new self(\sprintf('“%s” is not a way of filing. There are name, maker, kind, theme, colour, collection, size and season.', mb_substr($text, 0, 40)));
+        return new self(
+            \sprintf(
+                '“%s” is not a way of filing. There are name, maker, kind, theme, colour, collection, size and season.',
+                mb_substr($text, 0, 40),
+            ),
+        );
     }
 }

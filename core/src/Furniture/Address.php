@@ -20,7 +20,7 @@ final readonly class Address implements \Stringable
     public static function parse(string $text): self
     {
         $code = trim($text);
-        if (\strlen($code) > self::MOST_CHARACTERS || !preg_match('/^([a-z]{1,3})(\d{1,3}(?:-\d{1,3})?)((?:\.[a-z0-9]{1,4})*)$/iD', $code, $m)) {
+        if (\strlen($code) > self::MOST_CHARACTERS || 1 !== preg_match('/^([a-z]{1,3})(\d{1,3}(?:-\d{1,3})?)((?:\.[a-z0-9]{1,4})*)$/iD', $code, $m)) {
             throw InvalidAddress::notReadable($text);
         }
 

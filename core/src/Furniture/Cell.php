@@ -19,6 +19,10 @@ final readonly class Cell
     {
         $share = static fn (int $ticks, int $part, int $of): Length => Length::ofTicks(max(1, intdiv($ticks * $part, $of)));
 
-        return new Box($share($outer->width->ticks, $this->width, 1000), $share($outer->height->ticks, 1, max(1, $layers)), $share($outer->depth->ticks, $this->height, 1000));
+        return new Box(
+            $share($outer->width->ticks, $this->width, 1000),
+            $share($outer->height->ticks, 1, max(1, $layers)),
+            $share($outer->depth->ticks, $this->height, 1000),
+        );
     }
 }

@@ -43,7 +43,10 @@ final class InvalidUnit extends \InvalidArgumentException
 
     public static function notSideBySide(string $one, string $other): self
     {
-        return new self('with', \sprintf('%s and %s do not make one front: they must lie side by side, or one above the other, in the same size.', $one, $other));
+        return new self(
+            'with',
+            \sprintf('%s and %s do not make one front: they must lie side by side, or one above the other, in the same size.', $one, $other),
+        );
     }
 
     public static function outsideTheWalls(string $unit): self

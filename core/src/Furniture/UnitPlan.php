@@ -27,7 +27,10 @@ final readonly class UnitPlan
     {
         self::check($template, $rows, $columns);
         $columns = $template->hasColumns() ? $columns : 1;
-        [$width, $height, $depth, $floor] = array_map(static fn (int $millimetres): Length => Length::ofTenthMillimetres(10 * $millimetres), $template->usualSize($rows, $columns));
+        [$width, $height, $depth, $floor] = array_map(
+            static fn (int $millimetres): Length => Length::ofTenthMillimetres(10 * $millimetres),
+            $template->usualSize($rows, $columns),
+        );
         $margins = 2 * UnitTemplate::margin()->ticks;
         $width = $size->width ?? $width;
         $rowTicks = array_map(static fn (Length $row): int => $row->ticks, $size->rowHeights);
@@ -63,7 +66,13 @@ final readonly class UnitPlan
             $left = UnitTemplate::margin()->ticks;
             foreach ($columns as $column => $width) {
                 $front = new Front(Length::ofTicks($left), Length::ofTicks($top), Length::ofTicks($width), Length::ofTicks($height));
-                $places[] = new PlannedPlace(Address::of($letters, $row * \count($columns) + $column + 1), $template->placeKind(), '', $front, $front->inside($template, $depth));
+                $places[] = new PlannedPlace(
+                    Address::of($letters, $row * \count($columns) + $column + 1),
+                    $template->placeKind(),
+                    '',
+                    $front,
+                    $front->inside($template, $depth),
+                );
                 $left += $width;
             }
             $top += $height;

@@ -13,8 +13,13 @@ use Lottel\Core\Colour\Srgb;
 final readonly class Belonging
 {
     /** @param list<Kind> $alsoKinds */
-    public function __construct(public ?Kind $kind = null, public string $maker = '', public string $theme = '', public string $colour = '', public array $alsoKinds = [])
-    {
+    public function __construct(
+        public ?Kind $kind = null,
+        public string $maker = '',
+        public string $theme = '',
+        public string $colour = '',
+        public array $alsoKinds = [],
+    ) {
     }
 
     /** Returns why a thing does not belong here, or null where it does. */

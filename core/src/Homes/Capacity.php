@@ -20,8 +20,13 @@ final readonly class Capacity
      * @param float $roomToGrow share that is kept free
      * @param int $aboveFloorMm height of its middle
      */
-    public function __construct(private Box $inside, private bool $isFiled = false, private ?float $mostGrams = null, private float $roomToGrow = self::ROOM_TO_GROW, private int $aboveFloorMm = 1000)
-    {
+    public function __construct(
+        private Box $inside,
+        private bool $isFiled = false,
+        private ?float $mostGrams = null,
+        private float $roomToGrow = self::ROOM_TO_GROW,
+        private int $aboveFloorMm = 1000,
+    ) {
     }
 
     /** Returns how full it is, 1 being full to bursting. */

@@ -42,6 +42,13 @@ final class ChildReach
     {
         $danger = self::endangers($hazards, $isSafe, $aboveFloorMm);
 
-        return [] === $danger ? null : \sprintf('Small children can reach %s; %s (%s) is better out of their reach.', $place, $thing, implode(', ', array_map(static fn (Hazard $hazard): string => $hazard->value, $danger)));
+        return [] === $danger
+            ? null
+            : \sprintf(
+                'Small children can reach %s; %s (%s) is better out of their reach.',
+                $place,
+                $thing,
+                implode(', ', array_map(static fn (Hazard $hazard): string => $hazard->value, $danger)),
+            );
     }
 }

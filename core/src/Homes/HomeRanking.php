@@ -46,7 +46,11 @@ final class HomeRanking
     {
         $proposals = [];
         foreach ($candidates as $candidate) {
-            if ($candidate->fits && (null === $candidate->saysKind || \in_array($thing->kind, [$candidate->saysKind, ...$candidate->alsoKinds], true)) && $candidate->roomLeft > 0) {
+            if (
+                $candidate->fits
+                && (null === $candidate->saysKind || \in_array($thing->kind, [$candidate->saysKind, ...$candidate->alsoKinds], true))
+                && $candidate->roomLeft > 0
+            ) {
                 $proposals[] = $this->propose($thing, $candidate, $usesAMonth);
             }
         }
@@ -100,7 +104,10 @@ final class HomeRanking
     {
         $alike = 0.0;
         foreach ($candidate->contents as $other) {
-            $alike += ($other->kind === $thing->kind ? 0.4 : 0) + ('' !== $thing->maker && $other->maker === $thing->maker ? 0.3 : 0) + ([] !== array_intersect($other->themes, $thing->themes) ? 0.3 : 0);
+            $alike +=
+                ($other->kind === $thing->kind ? 0.4 : 0) +
+                ('' !== $thing->maker && $other->maker === $thing->maker ? 0.3 : 0) +
+                ([] !== array_intersect($other->themes, $thing->themes) ? 0.3 : 0);
         }
         if ([] === $candidate->contents) {
             return 0.0;

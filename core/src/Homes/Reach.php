@@ -28,6 +28,9 @@ final readonly class Reach
      */
     public function seconds(float $walkMm, int $heightMm, Access $access, int $layers = 0, bool $isAtBack = false, bool $isAway = false): float
     {
-        return $this->times->walk(2 * $walkMm) + $this->times->getAt($heightMm, $access, $layers, $isAtBack) + $this->times->handle() + ($isAway ? self::OTHER_ROOM_SECONDS : 0.0);
+        return $this->times->walk(2 * $walkMm) +
+            $this->times->getAt($heightMm, $access, $layers, $isAtBack) +
+            $this->times->handle() +
+            ($isAway ? self::OTHER_ROOM_SECONDS : 0.0);
     }
 }

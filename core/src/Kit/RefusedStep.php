@@ -9,7 +9,11 @@ final class RefusedStep extends \DomainException
 {
     public static function stageCannotFollow(Stage $now, Stage $next): self
     {
-        return new self(Stage::Closed === $now ? 'This kit is closed. Plan a new one.' : \sprintf('This kit is %s; it cannot be %s next.', $now->value, $next->value));
+        return new self(
+            Stage::Closed === $now
+                ? 'This kit is closed. Plan a new one.'
+                : \sprintf('This kit is %s; it cannot be %s next.', $now->value, $next->value),
+        );
     }
 
     public static function hasNoTray(Stage $now): self
@@ -19,7 +23,12 @@ final class RefusedStep extends \DomainException
 
     public static function trayIsNotEmpty(int $things): self
     {
-        return new self(\sprintf('%s still on the tray. Return it, use it up, or say that it is lost; then the kit closes.', 1 === $things ? 'One thing is' : $things.' things are'));
+        return new self(
+            \sprintf(
+                '%s still on the tray. Return it, use it up, or say that it is lost; then the kit closes.',
+                1 === $things ? 'One thing is' : $things.' things are',
+            ),
+        );
     }
 
     public static function nothingIsPlanned(): self

@@ -50,7 +50,10 @@ final class RoundWords
         if ($lost > 0) {
             $parts[] = Counted::of($lost, 'is', 'are').' lost';
         }
-        $everything = [] === $parts || (0 === $lost && 0 === $notFiled && 0 === $used) ? 'Everything is back where it belongs.' : ucfirst(Counted::names($parts, 'part', 9)).'.';
+        $everything =
+            [] === $parts || (0 === $lost && 0 === $notFiled && 0 === $used)
+                ? 'Everything is back where it belongs.'
+                : ucfirst(Counted::names($parts, 'part', 9)).'.';
 
         return \sprintf('“%s” is closed. %s', $kit, [] === $parts ? 'Nothing of it was out.' : $everything);
     }

@@ -91,7 +91,10 @@ final class LabelLayout
         $head = $this->fitted($text->head, $width, min(200.0, $height * $room / self::CAPITALS), $face);
         $anchor = $isCentred ? $x + $width / 2 : $x;
         $wrapped = $this->wrapped($lines, $width, $height - $head->height * self::CAPITALS);
-        $used = $head->height * self::CAPITALS + array_sum(array_map(static fn (Mark $line): float => 1.25 * $line->height, $wrapped)) + self::TAILS * ($wrapped[0]->height ?? 0.0);
+        $used =
+            $head->height * self::CAPITALS +
+            array_sum(array_map(static fn (Mark $line): float => 1.25 * $line->height, $wrapped)) +
+            self::TAILS * ($wrapped[0]->height ?? 0.0);
         $at = $y + max(0.0, ($height - $used) / 2) + $head->height * self::CAPITALS;
         $marks = [Mark::text($head->text, $anchor, $at, $head->height, $face, $isCentred)];
         foreach ($wrapped as $line) {
@@ -188,7 +191,14 @@ final class LabelLayout
 
         return [
             Mark::code($text->code, $left + ($square - $code) / 2, $top, $code),
-            ...$this->words(new LabelText($text->head, \array_slice($text->lines, 0, 1), null, null, [], $text->isAddress), $left, $top + $code + 10, $square, $square - $code - 10, true),
+            ...$this->words(
+                new LabelText($text->head, \array_slice($text->lines, 0, 1), null, null, [], $text->isAddress),
+                $left,
+                $top + $code + 10,
+                $square,
+                $square - $code - 10,
+                true,
+            ),
         ];
     }
 

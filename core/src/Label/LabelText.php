@@ -15,7 +15,13 @@ final readonly class LabelText
      * @param list<string> $contents for a contents sheet
      * @param bool $isAddress whether the head is set as an address
      */
-    public function __construct(public string $head, public array $lines = [], public ?string $code = null, public ?string $colour = null, public array $contents = [], public bool $isAddress = true)
-    {
+    public function __construct(
+        public string $head,
+        public array $lines = [],
+        public ?string $code = null,
+        public ?string $colour = null,
+        public array $contents = [],
+        public bool $isAddress = true,
+    ) {
     }
 }

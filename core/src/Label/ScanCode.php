@@ -27,7 +27,7 @@ final readonly class ScanCode implements \Stringable
     /** Returns what a scanned text means, or null where it is no code of ours. */
     public static function read(string $text): ?self
     {
-        if (!preg_match('/^\s*LOTTEL:([PI])([1-9]\d{0,11})-(\d)\s*$/iD', $text, $m) || self::check($m[2]) !== (int) $m[3]) {
+        if (1 !== preg_match('/^\s*LOTTEL:([PI])([1-9]\d{0,11})-(\d)\s*$/iD', $text, $m) || self::check($m[2]) !== (int) $m[3]) {
             return null;
         }
 

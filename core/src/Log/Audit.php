@@ -51,7 +51,12 @@ final class Audit
     public function unlawful(Movement $movement, bool $hasKit, bool $isAfterRetirement): ?string
     {
         return match (true) {
-            !$movement->reason->links($movement->from, $movement->to) => \sprintf('“%s” does not lead from %s to %s', $movement->reason->value, $movement->from->label, $movement->to->label),
+            !$movement->reason->links($movement->from, $movement->to) => \sprintf(
+                '“%s” does not lead from %s to %s',
+                $movement->reason->value,
+                $movement->from->label,
+                $movement->to->label,
+            ),
             !$hasKit && ($movement->from->isTray() || $movement->to->isTray()) => 'a movement onto or off a tray without a kit',
             $isAfterRetirement => 'a movement of a place that is no longer in use',
             default => null,

@@ -44,11 +44,11 @@ final readonly class QuantityText
     public function tells(string $text): ?Tracking
     {
         $plain = mb_strtolower(trim($text));
-        if (isset(self::LEVELS[$plain]) || preg_match('#^(\d/\d|[¼½¾⅛⅜⅝⅞])( full)?$#uD', $plain)) {
+        if (isset(self::LEVELS[$plain]) || 1 === preg_match('#^(\d/\d|[¼½¾⅛⅜⅝⅞])( full)?$#uD', $plain)) {
             return Tracking::Level;
         }
 
-        return preg_match('/^[\d\s.,\/¼½¾⅛⅜⅝⅞]*\d?\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yds?|yards?|["″”\'′’])\.?$/uD', $plain) ? Tracking::Length : null;
+        return 1 === preg_match('/^[\d\s.,\/¼½¾⅛⅜⅝⅞]*\d?\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yds?|yards?|["″”\'′’])\.?$/uD', $plain) ? Tracking::Length : null;
     }
 
     /** Returns the quantity in words, such as `12`, `4¼ in` or `¾ full`. */
@@ -84,16 +84,16 @@ final readonly class QuantityText
         if (isset(self::LEVELS[$plain])) {
             return self::LEVELS[$plain];
         }
-        if (preg_match('#^([1-8])/([248])( full)?$#D', $plain, $m) && 0 === (int) $m[1] * Tracking::FULL % (int) $m[2]) {
+        if (1 === preg_match('#^([1-8])/([248])( full)?$#D', $plain, $m) && 0 === (int) $m[1] * Tracking::FULL % (int) $m[2]) {
             return intdiv((int) $m[1] * Tracking::FULL, (int) $m[2]);
         }
 
-        return preg_match('/^\d{1,9}$/D', $plain) ? (int) $plain : throw RefusedMovement::notALevel();
+        return 1 === preg_match('/^\d{1,9}$/D', $plain) ? (int) $plain : throw RefusedMovement::notALevel();
     }
 
     private function whole(string $text): int
     {
-        if (!preg_match('/^[+-]?\d+$/D', $text)) {
+        if (1 !== preg_match('/^[+-]?\d+$/D', $text)) {
             throw RefusedMovement::notAWholeNumber();
         }
 

@@ -27,7 +27,8 @@ final readonly class LengthFormat
     /** Returns sides that belong together, such as `4¼ × 5½ in`, with `about` before them where one is not exactly so. */
     public function sides(Length ...$sides): string
     {
-        $isExact = LengthUnit::Millimetre === $this->unit || [] === array_filter($sides, static fn (Length $side): bool => 0 !== $side->ticks % self::TICKS_PER_SIXTEENTH);
+        $between = array_filter($sides, static fn (Length $side): bool => 0 !== $side->ticks % self::TICKS_PER_SIXTEENTH);
+        $isExact = LengthUnit::Millimetre === $this->unit || [] === $between;
 
         return ($isExact ? '' : 'about ').implode(' × ', array_map($this->number(...), $sides)).' '.$this->unit->value;
     }
@@ -40,11 +41,14 @@ final readonly class LengthFormat
     {
         if (LengthUnit::Inch === $this->unit && 0 === $length->ticks % self::TICKS_PER_SIXTY_FOURTH) {
             $parts = intdiv($length->ticks, self::TICKS_PER_SIXTY_FOURTH);
-            for ($of = 64; 1 < $of && 0 === $parts % 2; $of = intdiv($of, 2)) {
+            $of = 64;
+            for (; 1 < $of && 0 === $parts % 2; $of = intdiv($of, 2)) {
                 $parts = intdiv($parts, 2);
             }
 
-            return trim((intdiv($parts, $of) > 0 || 0 === $parts ? (string) intdiv($parts, $of) : '').(0 === $parts % $of ? '' : ' '.($parts % $of).'/'.$of).' in');
+            [$whole, $rest] = [intdiv($parts, $of), $parts % $of];
+
+            return trim(($whole > 0 || 0 === $parts ? (string) $whole : '').(0 === $rest ? '' : " {$rest}/{$of}").' in');
         }
 
         return rtrim(rtrim(\sprintf('%.6F', $length->ticks / Length::TICKS_PER_MILLIMETRE), '0'), '.').' mm';

@@ -19,9 +19,16 @@ final readonly class LengthParser
         'mm' => Length::TICKS_PER_MILLIMETRE,
         'cm' => 10 * Length::TICKS_PER_MILLIMETRE,
         'm' => 1000 * Length::TICKS_PER_MILLIMETRE,
-        'ft' => 12 * Length::TICKS_PER_INCH, 'foot' => 12 * Length::TICKS_PER_INCH, 'feet' => 12 * Length::TICKS_PER_INCH,
-        "'" => 12 * Length::TICKS_PER_INCH, '′' => 12 * Length::TICKS_PER_INCH, '’' => 12 * Length::TICKS_PER_INCH,
-        'yd' => 36 * Length::TICKS_PER_INCH, 'yds' => 36 * Length::TICKS_PER_INCH, 'yard' => 36 * Length::TICKS_PER_INCH, 'yards' => 36 * Length::TICKS_PER_INCH,
+        'ft' => 12 * Length::TICKS_PER_INCH,
+        'foot' => 12 * Length::TICKS_PER_INCH,
+        'feet' => 12 * Length::TICKS_PER_INCH,
+        "'" => 12 * Length::TICKS_PER_INCH,
+        '′' => 12 * Length::TICKS_PER_INCH,
+        '’' => 12 * Length::TICKS_PER_INCH,
+        'yd' => 36 * Length::TICKS_PER_INCH,
+        'yds' => 36 * Length::TICKS_PER_INCH,
+        'yard' => 36 * Length::TICKS_PER_INCH,
+        'yards' => 36 * Length::TICKS_PER_INCH,
     ];
 
     public function __construct(private LengthUnit $bare)
@@ -31,7 +38,7 @@ final readonly class LengthParser
     /** @throws InvalidLength if it cannot be read, is negative or is over 100 m */
     public function parse(string $text): Length
     {
-        if (preg_match('/^\s*(\d.*?(?:ft|feet|foot|[\'′’]))\s*(\d.*?(?:in|inch|inches|["″”]))\s*$/uDi', $text, $m)) {
+        if (1 === preg_match('/^\s*(\d.*?(?:ft|feet|foot|[\'′’]))\s*(\d.*?(?:in|inch|inches|["″”]))\s*$/uDi', $text, $m)) {
             return $this->one($m[1])->plus($this->one($m[2]));
         }
 
@@ -43,13 +50,13 @@ final readonly class LengthParser
         [$number, $unit] = $this->split($text);
         $ticksPerUnit = self::TICKS_PER_UNIT[$unit] ?? throw InvalidLength::notReadable($text);
 
-        if (preg_match('/^(\d{1,6})(?:[.,](\d{1,6}))?$/', $number, $m)) {
+        if (1 === preg_match('/^(\d{1,6})(?:[.,](\d{1,6}))?$/', $number, $m)) {
             return $this->decimal($m[1], $m[2] ?? '', $ticksPerUnit);
         }
-        if (preg_match('/^[.,](\d{1,6})$/', $number, $m)) {
+        if (1 === preg_match('/^[.,](\d{1,6})$/', $number, $m)) {
             return $this->decimal('0', $m[1], $ticksPerUnit);
         }
-        if (preg_match('#^(?:(\d{1,6})(?:\s+|\s*-\s*|\s+and\s+))?(\d{1,4})\s*[/⁄]\s*(\d{1,4})$#u', $number, $m)) {
+        if (1 === preg_match('#^(?:(\d{1,6})(?:\s+|\s*-\s*|\s+and\s+))?(\d{1,4})\s*[/⁄]\s*(\d{1,4})$#u', $number, $m)) {
             return $this->mixed((int) $m[1], (int) $m[2], (int) $m[3], $ticksPerUnit, $text);
         }
         throw str_starts_with($number, '-') || str_starts_with($number, '−') ? InvalidLength::negative() : InvalidLength::notReadable($text);
@@ -59,7 +66,7 @@ final readonly class LengthParser
     private function split(string $text): array
     {
         $plain = trim((string) preg_replace('/\s+/u', ' ', $this->spelledOut($text)));
-        if (!preg_match('/^(.*?)\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yd|yds|yard|yards|"|″|”|\'|′|’)?\.?$/uiD', $plain, $m) || '' === $m[1]) {
+        if (1 !== preg_match('/^(.*?)\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yd|yds|yard|yards|"|″|”|\'|′|’)?\.?$/uiD', $plain, $m) || '' === $m[1]) {
             throw InvalidLength::notReadable($text);
         }
 

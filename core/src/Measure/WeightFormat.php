@@ -13,8 +13,16 @@ final readonly class WeightFormat
     private const GRAMS_PER_OUNCE = 28.349523125;
     private const OUNCES_PER_POUND = 16;
     private const GRAMS = [
-        'g' => 1.0, 'gram' => 1.0, 'grams' => 1.0, 'kg' => 1000.0, 'oz' => self::GRAMS_PER_OUNCE, 'ounce' => self::GRAMS_PER_OUNCE, 'ounces' => self::GRAMS_PER_OUNCE,
-        'lb' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND, 'lbs' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND, 'pounds' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND,
+        'g' => 1.0,
+        'gram' => 1.0,
+        'grams' => 1.0,
+        'kg' => 1000.0,
+        'oz' => self::GRAMS_PER_OUNCE,
+        'ounce' => self::GRAMS_PER_OUNCE,
+        'ounces' => self::GRAMS_PER_OUNCE,
+        'lb' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND,
+        'lbs' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND,
+        'pounds' => self::GRAMS_PER_OUNCE * self::OUNCES_PER_POUND,
     ];
 
     private const NUMBER = '(?:\d{1,4}\s+)?\d{1,2}/[1-9]\d?|\d{1,7}(?:[.,]\d{1,3})?';
@@ -67,7 +75,7 @@ final readonly class WeightFormat
     public function parse(string $text): int
     {
         $plain = trim(strtr($text, self::VULGAR));
-        if ('' === $plain || !preg_match('#^(?:('.self::NUMBER.')\s*(lbs?|pounds)\s*)?(?:('.self::NUMBER.')\s*([a-z]*))?$#iD', $plain, $m)) {
+        if ('' === $plain || 1 !== preg_match('#^(?:('.self::NUMBER.')\s*(lbs?|pounds)\s*)?(?:('.self::NUMBER.')\s*([a-z]*))?$#iD', $plain, $m)) {
             throw InvalidWeight::notReadable($text);
         }
         $grams = '' === ($m[1] ?? '') ? 0.0 : self::number($m[1]) * self::GRAMS['lb'];
@@ -85,7 +93,7 @@ final readonly class WeightFormat
 
     private static function number(string $text): float
     {
-        if (preg_match('#^(?:(\d+)\s+)?(\d+)/(\d+)$#D', $text, $m)) {
+        if (1 === preg_match('#^(?:(\d+)\s+)?(\d+)/(\d+)$#D', $text, $m)) {
             return (int) $m[1] + (int) $m[2] / max(1, (int) $m[3]);
         }
 

@@ -67,7 +67,13 @@ final readonly class CardDesign
             throw InvalidDesign::largerThanBelow($field.'.size');
         }
         $window = $layer->window;
-        if (null !== $window && ($window->width->ticks >= $size->width->ticks || $window->height->ticks >= $size->height->ticks || 0 === $window->width->ticks || 0 === $window->height->ticks)) {
+        if (
+            null !== $window
+            && ($window->width->ticks >= $size->width->ticks
+                || $window->height->ticks >= $size->height->ticks
+                || 0 === $window->width->ticks
+                || 0 === $window->height->ticks)
+        ) {
             throw InvalidDesign::windowOutside($field.'.window');
         }
 

@@ -110,7 +110,13 @@ final readonly class Elevation
         $placed = [];
         $x = 0.0;
         foreach ($units as $unit) {
-            $placed[] = ['id' => $unit['id'], 'x' => $x, 'y' => $height - $unit['height'] * $scale, 'width' => $unit['width'] * $scale, 'height' => $unit['height'] * $scale];
+            $placed[] = [
+                'id' => $unit['id'],
+                'x' => $x,
+                'y' => $height - $unit['height'] * $scale,
+                'width' => $unit['width'] * $scale,
+                'height' => $unit['height'] * $scale,
+            ];
             $x += $unit['width'] * $scale + $gap;
         }
 

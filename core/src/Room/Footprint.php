@@ -23,8 +23,17 @@ final readonly class Footprint
      * @param int $from height of its lower edge above the floor
      * @param int $to height of its upper edge
      */
-    public function __construct(public int $id, public string $name, public int $x, public int $y, public int $width, public int $depth, public int $turn = 0, public int $from = 0, public int $to = 1000)
-    {
+    public function __construct(
+        public int $id,
+        public string $name,
+        public int $x,
+        public int $y,
+        public int $width,
+        public int $depth,
+        public int $turn = 0,
+        public int $from = 0,
+        public int $to = 1000,
+    ) {
     }
 
     /** Returns the footprint of a unit whose sides are known in ticks, to the nearest millimetre. */

@@ -23,8 +23,13 @@ final readonly class RoomLayout
     private const GAP_MM = 60;
 
     /** @param list<array{name: string, x: int, y: int, width: int, depth: int}> $fixtures what stands in the way; the first is the bench where there is one */
-    public function __construct(public int $width = 4800, public int $depth = 3600, public int $doorAt = 200, public int $doorWidth = 800, public array $fixtures = [])
-    {
+    public function __construct(
+        public int $width = 4800,
+        public int $depth = 3600,
+        public int $doorAt = 200,
+        public int $doorWidth = 800,
+        public array $fixtures = [],
+    ) {
     }
 
     /** Reads what toArray() wrote; what is missing is as usual. */
@@ -36,11 +41,23 @@ final readonly class RoomLayout
         $fixtures = [];
         foreach (\is_array($plan['fixtures'] ?? null) ? $plan['fixtures'] : [] as $fixture) {
             if (\is_array($fixture)) {
-                $fixtures[] = ['name' => self::text($fixture['name'] ?? ''), 'x' => self::whole($fixture['x'] ?? 0), 'y' => self::whole($fixture['y'] ?? 0), 'width' => self::whole($fixture['width'] ?? 0), 'depth' => self::whole($fixture['depth'] ?? 0)];
+                $fixtures[] = [
+                    'name' => self::text($fixture['name'] ?? ''),
+                    'x' => self::whole($fixture['x'] ?? 0),
+                    'y' => self::whole($fixture['y'] ?? 0),
+                    'width' => self::whole($fixture['width'] ?? 0),
+                    'depth' => self::whole($fixture['depth'] ?? 0),
+                ];
             }
         }
 
-        return new self(self::whole($plan['width']), self::whole($plan['depth']), self::whole($plan['door_at'] ?? 200), self::whole($plan['door_width'] ?? 800), $fixtures);
+        return new self(
+            self::whole($plan['width']),
+            self::whole($plan['depth']),
+            self::whole($plan['door_at'] ?? 200),
+            self::whole($plan['door_width'] ?? 800),
+            $fixtures,
+        );
     }
 
     /** @return array<string, mixed> */
@@ -116,7 +133,10 @@ final readonly class RoomLayout
                 $last[] = $footprint->id;
             }
         }
-        $order = array_map(static fn (int $stop): int => $reached[$stop], (new RoundPlanner())->plan($plan->distances([$start, ...$points, $start]), \count($points))->order);
+        $order = array_map(
+            static fn (int $stop): int => $reached[$stop],
+            (new RoundPlanner())->plan($plan->distances([$start, ...$points, $start]), \count($points))->order,
+        );
 
         $rises = 0;
         foreach ($order as $at => $id) {
@@ -131,7 +151,9 @@ final readonly class RoomLayout
     {
         $bench = $this->fixtures[0] ?? null;
 
-        return null === $bench ? new Point($this->width / 2, $this->depth / 2) : $this->within(new Point($bench['x'] + $bench['width'] / 2, $bench['y'] + $bench['depth'] + 300));
+        return null === $bench
+            ? new Point($this->width / 2, $this->depth / 2)
+            : $this->within(new Point($bench['x'] + $bench['width'] / 2, $bench['y'] + $bench['depth'] + 300));
     }
 
     private function within(Point $point): Point

@@ -101,7 +101,15 @@ final readonly class HumanRound
      */
     private function within(array $visits, bool $isReturn): array
     {
-        usort($visits, static fn (Visit $a, Visit $b): int => [$isReturn ? -(int) $a->isLast : (int) $a->isLast, -$a->heightMm, $a->layer] <=> [$isReturn ? -(int) $b->isLast : (int) $b->isLast, -$b->heightMm, $b->layer] ?: Address::compare($a->address, $b->address));
+        usort(
+            $visits,
+            static fn (Visit $a, Visit $b): int => [$isReturn ? -(int) $a->isLast : (int) $a->isLast, -$a->heightMm, $a->layer] <=> [
+                $isReturn ? -(int) $b->isLast : (int) $b->isLast,
+                -$b->heightMm,
+                $b->layer,
+            ] ?:
+            Address::compare($a->address, $b->address),
+        );
 
         return $visits;
     }

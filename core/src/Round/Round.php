@@ -30,7 +30,12 @@ final readonly class Round
         foreach ($lines as $line) {
             $byPlace[$line->place][] = $line;
         }
-        $atTheEnd = array_keys(array_filter($byPlace, static fn (array $here): bool => [] !== array_filter($here, static fn (RoundLine $line): bool => $line->isForTheEnd)));
+        $atTheEnd = array_keys(
+            array_filter(
+                $byPlace,
+                static fn (array $here): bool => [] !== array_filter($here, static fn (RoundLine $line): bool => $line->isForTheEnd),
+            ),
+        );
         $ordered = (new WalkingOrder())->of(array_map($stopOf(...), array_keys($byPlace)), $atTheEnd, $purpose->beginsLoaded());
 
         return new self($purpose, array_map(static fn (Stop $stop): RoundStop => new RoundStop($stop, $byPlace[$stop->place]), $ordered), $nowhere, $visited);
@@ -67,7 +72,12 @@ final readonly class Round
      */
     public function linesOf(int $item): array
     {
-        return array_values(array_filter(array_merge(...array_map(static fn (RoundStop $stop): array => $stop->lines, $this->stops)), static fn (RoundLine $line): bool => $line->item === $item));
+        return array_values(
+            array_filter(
+                array_merge(...array_map(static fn (RoundStop $stop): array => $stop->lines, $this->stops)),
+                static fn (RoundLine $line): bool => $line->item === $item,
+            ),
+        );
     }
 
     /** Returns how many stops are done with; one that is to be visited again is not. */

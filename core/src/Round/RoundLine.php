@@ -13,7 +13,14 @@ final readonly class RoundLine
      * @param int $there how much is there now
      * @param bool $isForTheEnd whether it is heavy or hot: carried as short a way as can be
      */
-    public function __construct(public int $id, public int $item, public string $name, public int $place, public int $quantity, public int $there = 0, public bool $isForTheEnd = false)
-    {
+    public function __construct(
+        public int $id,
+        public int $item,
+        public string $name,
+        public int $place,
+        public int $quantity,
+        public int $there = 0,
+        public bool $isForTheEnd = false,
+    ) {
     }
 }

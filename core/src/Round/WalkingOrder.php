@@ -30,7 +30,17 @@ final class WalkingOrder
         $heavyUnits = array_map(static fn (int $place): int => $once[$place]->walk ?? -1, $heavy);
         $turn = static fn (Stop $stop): int => \in_array($stop->walk, $heavyUnits, true) === $isHeavyFirst ? 0 : 1;
         $ordered = array_values($once);
-        usort($ordered, static fn (Stop $a, Stop $b): int => [$turn($a), $a->walk, $a->top, $a->left, $a->layer] <=> [$turn($b), $b->walk, $b->top, $b->left, $b->layer] ?: Address::compare($a->address, $b->address));
+        usort(
+            $ordered,
+            static fn (Stop $a, Stop $b): int => [$turn($a), $a->walk, $a->top, $a->left, $a->layer] <=> [
+                $turn($b),
+                $b->walk,
+                $b->top,
+                $b->left,
+                $b->layer,
+            ] ?:
+            Address::compare($a->address, $b->address),
+        );
 
         return $ordered;
     }

@@ -33,8 +33,8 @@ final class SizeWords
 
     private static function parts(string $side): int
     {
-        $whole = preg_match('/^(\d+(?:\.\d+)?)(?![\d.\/])/', $side, $m) ? (float) $m[1] : 0.0;
-        $fraction = preg_match('/(\d+)\/(\d+)$/D', $side, $m) && 0 !== (int) $m[2] ? (int) $m[1] / (int) $m[2] : 0.0;
+        $whole = 1 === preg_match('/^(\d+(?:\.\d+)?)(?![\d.\/])/', $side, $m) ? (float) $m[1] : 0.0;
+        $fraction = 1 === preg_match('/(\d+)\/(\d+)$/D', $side, $m) && 0 !== (int) $m[2] ? (int) $m[1] / (int) $m[2] : 0.0;
 
         return (int) round(self::PARTS * ($whole + $fraction));
     }

@@ -20,12 +20,20 @@ final class PastedThingTest extends TestCase
     public function testOneNameALine(): void
     {
         $things = $this->lines("Lighthouse and gulls\r\n\n  Petrel card; Marrowlight Paper; 24 \nTerns;; 3");
-        self::assertSame([['Lighthouse and gulls', '', 1], ['Petrel card', 'Marrowlight Paper', 24], ['Terns', '', 3]], array_map(static fn (PastedThing $thing): array => [$thing->name, $thing->maker, $thing->quantity], $things));
+        self::assertSame(
+            [['Lighthouse and gulls', '', 1], ['Petrel card', 'Marrowlight Paper', 24], ['Terns', '', 3]],
+            array_map(static fn (PastedThing $thing): array => [$thing->name, $thing->maker, $thing->quantity], $things),
+        );
     }
 
     public function testThemesAndAColourMayFollow(): void
     {
-        [$gulls, $card, $named, $plain] = PastedThing::lines("Gulls; Oddling; 1; seabirds, sea , ; #1F5C6B\nCard;;;;Petrel\nCard;;;;mustard\nPlain;;;;", new PlaceRule(), self::text(), new ColourWords(['Petrel' => '#1f5c6b']));
+        [$gulls, $card, $named, $plain] = PastedThing::lines(
+            "Gulls; Oddling; 1; seabirds, sea , ; #1F5C6B\nCard;;;;Petrel\nCard;;;;mustard\nPlain;;;;",
+            new PlaceRule(),
+            self::text(),
+            new ColourWords(['Petrel' => '#1f5c6b']),
+        );
         self::assertSame([['seabirds', 'sea'], '#1f5c6b', ''], [$gulls->themes, $gulls->colour, $gulls->colourName]);
         self::assertSame([[], '#1f5c6b', 'Petrel'], [$card->themes, $card->colour, $card->colourName], 'a colour of the room');
         self::assertSame(['#d4a017', 'mustard'], [$named->colour, $named->colourName], 'a colour that everybody knows');
@@ -84,7 +92,10 @@ final class PastedThingTest extends TestCase
     public function testWhatItsPlaceSaysIsTakenOverOnceAndNothingOfWhichItNamesSeveral(): void
     {
         [$one] = $this->lines('Terns', new PlaceRule(Kind::StampSet, 'Oddling', 'seabirds', 'spring'));
-        self::assertSame([Kind::StampSet, 'Oddling', ['seabirds'], 'spring', false], [$one->kind, $one->maker, $one->themes, $one->season, $one->isKindGuessed]);
+        self::assertSame(
+            [Kind::StampSet, 'Oddling', ['seabirds'], 'spring', false],
+            [$one->kind, $one->maker, $one->themes, $one->season, $one->isKindGuessed],
+        );
         [$other] = $this->lines('Terns; ; ; sea', new PlaceRule(null, 'Oddling, Two Bollards', 'seabirds, sea'));
         self::assertSame([Kind::Other, '', ['sea']], [$other->kind, $other->maker, $other->themes]);
     }
@@ -92,7 +103,12 @@ final class PastedThingTest extends TestCase
     public function testAKindAndItsHazardsAreToldByTheName(): void
     {
         $told = [];
-        foreach ($this->lines("Hot glue gun\nCraft knife, spare blades\nSpray adhesive\nRare earth magnets\nAlcohol ink, Buoy\nGull stamp set\nSky card\nOdd thing\nStamp of a glue gun") as $thing) {
+        foreach (
+            $this->lines(
+                "Hot glue gun\nCraft knife, spare blades\nSpray adhesive\nRare earth magnets\nAlcohol ink, Buoy\n"
+                    ."Gull stamp set\nSky card\nOdd thing\nStamp of a glue gun",
+            ) as $thing
+        ) {
             $told[$thing->name] = [$thing->kind->value, implode(', ', array_column($thing->hazards, 'value')), $thing->isKindGuessed];
         }
         self::assertSame([

@@ -46,7 +46,20 @@ final class ColourTest extends TestCase
     /** Common practice, no source: how cardstock is sorted into folders. */
     public function testFamiliesAreWhatPeopleSayOfCardstock(): void
     {
-        foreach (['#c8372d' => 'red', '#e07a2f' => 'orange', '#f0cf4e' => 'yellow', '#1f7a55' => 'green', '#2f5f9e' => 'blue', '#6a3b93' => 'violet', '#e8a9b8' => 'pink', '#8a5a34' => 'brown', '#808080' => 'neutral', '#f7f5ef' => 'neutral'] as $hex => $family) {
+        foreach (
+            [
+                '#c8372d' => 'red',
+                '#e07a2f' => 'orange',
+                '#f0cf4e' => 'yellow',
+                '#1f7a55' => 'green',
+                '#2f5f9e' => 'blue',
+                '#6a3b93' => 'violet',
+                '#e8a9b8' => 'pink',
+                '#8a5a34' => 'brown',
+                '#808080' => 'neutral',
+                '#f7f5ef' => 'neutral',
+            ] as $hex => $family
+        ) {
             self::assertSame($family, Family::of(Srgb::ofHex($hex))->value, $hex);
         }
     }
@@ -54,7 +67,30 @@ final class ColourTest extends TestCase
     /** Blues of sRGB as CSS Color Module Level 4 names them (W3C), with the names that people give them; and what is near them. */
     public function testPureAndBrightBluesAreBlueAndVioletsAreNot(): void
     {
-        $named = ['blue' => ['#0000ff', '#000080', '#0000cd', '#00008b', '#4169e1', '#1e90ff', '#6495ed', '#4682b4', '#87ceeb', '#3344ff', '#5555ff', '#191970'], 'violet' => ['#8a2be2', '#4b0082', '#800080', '#9400d3', '#9370db', '#663399', '#b9a6d9'], 'green' => ['#008000', '#2e8b57', '#98fb98', '#808000'], 'pink' => ['#ffc0cb', '#ff69b4', '#ff1493'], 'red' => ['#ff0000', '#8b0000', '#dc143c'], 'orange' => ['#ffa500', '#ff7f50'], 'yellow' => ['#ffff00', '#ffd700'], 'brown' => ['#a0522d', '#d2b48c'], 'neutral' => ['#fffff0', '#36454f', '#000000']];
+        $named = [
+            'blue' => [
+                '#0000ff',
+                '#000080',
+                '#0000cd',
+                '#00008b',
+                '#4169e1',
+                '#1e90ff',
+                '#6495ed',
+                '#4682b4',
+                '#87ceeb',
+                '#3344ff',
+                '#5555ff',
+                '#191970',
+            ],
+            'violet' => ['#8a2be2', '#4b0082', '#800080', '#9400d3', '#9370db', '#663399', '#b9a6d9'],
+            'green' => ['#008000', '#2e8b57', '#98fb98', '#808000'],
+            'pink' => ['#ffc0cb', '#ff69b4', '#ff1493'],
+            'red' => ['#ff0000', '#8b0000', '#dc143c'],
+            'orange' => ['#ffa500', '#ff7f50'],
+            'yellow' => ['#ffff00', '#ffd700'],
+            'brown' => ['#a0522d', '#d2b48c'],
+            'neutral' => ['#fffff0', '#36454f', '#000000'],
+        ];
         foreach ($named as $family => $colours) {
             foreach ($colours as $hex) {
                 self::assertSame($family, Family::of(Srgb::ofHex($hex))->value, $hex);
@@ -65,7 +101,20 @@ final class ColourTest extends TestCase
     public function testColoursAreUnderstoodByTheirWords(): void
     {
         $words = new ColourWords(['Petrel' => '#1f5c6b', 'Navy' => '#101030']);
-        foreach (['yellow' => 'yellow', 'navy blue' => 'blue', 'coral' => 'orange', 'kraft' => 'brown', 'light green' => 'green', 'dark red' => 'red', 'pale pink' => 'pink', 'GREY' => 'neutral', 'gray' => 'neutral', 'off-white' => 'neutral'] as $word => $family) {
+        foreach (
+            [
+                'yellow' => 'yellow',
+                'navy blue' => 'blue',
+                'coral' => 'orange',
+                'kraft' => 'brown',
+                'light green' => 'green',
+                'dark red' => 'red',
+                'pale pink' => 'pink',
+                'GREY' => 'neutral',
+                'gray' => 'neutral',
+                'off-white' => 'neutral',
+            ] as $word => $family
+        ) {
             self::assertSame($family, Family::of($words->read($word))->value, $word);
         }
         self::assertSame('#1f5c6b', $words->read(' petrel ')->hex(), 'the room’s own');

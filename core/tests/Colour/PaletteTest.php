@@ -81,7 +81,10 @@ final class PaletteTest extends TestCase
 
     public function testWhatWouldBalanceAPalette(): void
     {
-        $ranked = (new Balance())->rank([Srgb::ofHex('#1f5c6b'), Srgb::ofHex('#2f8a9d')], ['clash' => Srgb::ofHex('#8fae4b'), 'white' => Srgb::ofHex('#f7f5ef'), 'rust' => Srgb::ofHex('#c2602f')]);
+        $ranked = (new Balance())->rank(
+            [Srgb::ofHex('#1f5c6b'), Srgb::ofHex('#2f8a9d')],
+            ['clash' => Srgb::ofHex('#8fae4b'), 'white' => Srgb::ofHex('#f7f5ef'), 'rust' => Srgb::ofHex('#c2602f')],
+        );
         self::assertSame('white', $ranked[0]['key']);
         self::assertContains('a resting neutral', $ranked[0]['adds']);
         self::assertSame('clash', $ranked[2]['key']);
@@ -90,7 +93,18 @@ final class PaletteTest extends TestCase
 
     public function testColoursAreNamedAsPeopleSayThem(): void
     {
-        foreach (['#ffffff' => 'white', '#f7f5ef' => 'off-white', '#111111' => 'black', '#808080' => 'grey', '#1c3a63' => 'dark blue', '#e8a9b8' => 'light pink', '#4f3522' => 'dark brown', '#c8372d' => 'bright red'] as $hex => $name) {
+        foreach (
+            [
+                '#ffffff' => 'white',
+                '#f7f5ef' => 'off-white',
+                '#111111' => 'black',
+                '#808080' => 'grey',
+                '#1c3a63' => 'dark blue',
+                '#e8a9b8' => 'light pink',
+                '#4f3522' => 'dark brown',
+                '#c8372d' => 'bright red',
+            ] as $hex => $name
+        ) {
             self::assertSame($name, Naming::inWords(Srgb::ofHex($hex)), $hex);
         }
     }

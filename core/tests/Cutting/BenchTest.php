@@ -65,7 +65,9 @@ final class BenchTest extends TestCase
         if ([] === $parts || 0 === $settings) {
             return [] === $parts;
         }
-        $sides = static fn (Part $part): array => $part->isCutAlongX ? [$part->first?->width, $part->second?->width] : [$part->first?->height, $part->second?->height];
+        $sides = static fn (Part $part): array => $part->isCutAlongX
+            ? [$part->first?->width, $part->second?->width]
+            : [$part->first?->height, $part->second?->height];
         foreach (array_unique(array_merge(...array_map($sides, array_values($parts)))) as $setting) {
             $left = [];
             for ($open = $parts; [] !== $open;) {
@@ -192,6 +194,13 @@ final class BenchTest extends TestCase
         $ranked = (new ScrapSearch($petrel, 5, 216))->rank(new Piece('mat', 34, 44, 1, true, ''), $scraps);
         self::assertSame(['snug', 'strip', 'large'], array_map(static fn ($match): string => $match->scrap->id, $ranked));
         self::assertSame(['turned, exactly', 'one cut', 'two cuts'], array_map(static fn ($match): string => $match->inWords(), $ranked));
-        self::assertSame(['strip', 'large'], array_map(static fn ($match): string => $match->scrap->id, (new ScrapSearch($petrel, 5, 216))->rank(new Piece('mat', 34, 44, 1, false, ''), $scraps)), 'a pattern keeps its direction');
+        self::assertSame(
+            ['strip', 'large'],
+            array_map(
+                static fn ($match): string => $match->scrap->id,
+                (new ScrapSearch($petrel, 5, 216))->rank(new Piece('mat', 34, 44, 1, false, ''), $scraps),
+            ),
+            'a pattern keeps its direction',
+        );
     }
 }

@@ -65,7 +65,14 @@ final class CarverTest extends TestCase
             }
             self::assertGreaterThan(0, $fill->work);
         }
-        self::assertNull((new GreedyFill([new Piece('p', 9, 9, 1, true, '')], new Trimmer()))->fill(new Stock('s', 8, 8, 1, '', true), [0], [1], Filling::all()[0]));
+        self::assertNull(
+            (new GreedyFill([new Piece('p', 9, 9, 1, true, '')], new Trimmer()))->fill(
+                new Stock('s', 8, 8, 1, '', true),
+                [0],
+                [1],
+                Filling::all()[0],
+            ),
+        );
     }
 
     public function testACopiedPartIsAPartOfItsOwn(): void
@@ -81,7 +88,16 @@ final class CarverTest extends TestCase
     public function testWhatIsBetterComesInTheOrderOfTheGoals(): void
     {
         $base = new Score(0, 2, 100, 50, 30, 9);
-        foreach ([new Score(1, 0, 0, 0, 99, 0), new Score(0, 3, 0, 0, 99, 0), new Score(0, 2, 101, 0, 99, 0), new Score(0, 2, 100, 51, 99, 0), new Score(0, 2, 100, 50, 29, 0), new Score(0, 2, 100, 50, 30, 10)] as $worse) {
+        foreach (
+            [
+                new Score(1, 0, 0, 0, 99, 0),
+                new Score(0, 3, 0, 0, 99, 0),
+                new Score(0, 2, 101, 0, 99, 0),
+                new Score(0, 2, 100, 51, 99, 0),
+                new Score(0, 2, 100, 50, 29, 0),
+                new Score(0, 2, 100, 50, 30, 10),
+            ] as $worse
+        ) {
             self::assertTrue($base->isBetterThan($worse));
             self::assertFalse($worse->isBetterThan($base));
         }
@@ -91,7 +107,11 @@ final class CarverTest extends TestCase
     public function testEachPaperIsCutFromItsOwnStock(): void
     {
         $pieces = [new Piece('w', 34, 44, 4, true, 'white'), new Piece('k', 34, 44, 2, true, 'kraft'), new Piece('none', 10, 10, 3, true, 'vellum')];
-        $stocks = [new Stock('white', 68, 88, 5, 'white', true), new Stock('kraft', 68, 88, 5, 'kraft', true), new Stock('kraft scrap', 34, 44, 1, 'kraft', false)];
+        $stocks = [
+            new Stock('white', 68, 88, 5, 'white', true),
+            new Stock('kraft', 68, 88, 5, 'kraft', true),
+            new Stock('kraft scrap', 34, 44, 1, 'kraft', false),
+        ];
         [$plan, $bound] = (new CutPlanner())->plan($pieces, $stocks);
         self::assertSame([2 => 3], $plan->unplaced, 'there is no vellum');
         self::assertSame([0, 1, 2], $this->sorted(array_map(static fn ($cut): int => $cut->stock, $plan->used)));
@@ -102,7 +122,12 @@ final class CarverTest extends TestCase
     public function testScrapsAreUsedBeforeSheetsAndTheSmallestOnesThatDo(): void
     {
         $piece = [new Piece('p', 20, 30, 1, true, '')];
-        $stocks = [new Stock('sheet', 68, 88, 5, '', true), new Stock('large', 60, 60, 1, '', false), new Stock('small', 21, 31, 1, '', false), new Stock('tiny', 19, 30, 9, '', false)];
+        $stocks = [
+            new Stock('sheet', 68, 88, 5, '', true),
+            new Stock('large', 60, 60, 1, '', false),
+            new Stock('small', 21, 31, 1, '', false),
+            new Stock('tiny', 19, 30, 9, '', false),
+        ];
         [$plan] = (new CutPlanner())->plan($piece, $stocks);
         self::assertSame([2], array_map(static fn ($cut): int => $cut->stock, $plan->used));
         self::assertSame([0, 0], [$plan->score->sheets, $plan->score->areaNotFromScraps]);
@@ -110,7 +135,10 @@ final class CarverTest extends TestCase
 
     public function testWhatCannotBePlacedIsTheLeastThatCanBe(): void
     {
-        [$plan] = (new CutPlanner())->plan([new Piece('large', 60, 80, 1, false, ''), new Piece('small', 20, 20, 6, false, '')], [new Stock('s', 68, 88, 1, '', true)]);
+        [$plan] = (new CutPlanner())->plan(
+            [new Piece('large', 60, 80, 1, false, ''), new Piece('small', 20, 20, 6, false, '')],
+            [new Stock('s', 68, 88, 1, '', true)],
+        );
         self::assertInstanceOf(CutPlan::class, $plan);
         self::assertSame([0 => 1], $plan->unplaced, 'six small ones are more pieces than one large one');
     }
@@ -118,9 +146,20 @@ final class CarverTest extends TestCase
     public function testBoundsAreModestWhereNothingIsKnown(): void
     {
         self::assertSame(0, (new SheetBound())->of([new Piece('p', 10, 10, 5, true, '')], []));
-        self::assertSame(5, (new SheetBound())->of([new Piece('p', 50, 50, 5, true, '')], [new Stock('s', 68, 88, 9, '', true)]), 'one on each sheet, which area alone would not tell');
+        self::assertSame(
+            5,
+            (new SheetBound())->of([new Piece('p', 50, 50, 5, true, '')], [new Stock('s', 68, 88, 9, '', true)]),
+            'one on each sheet, which area alone would not tell',
+        );
         self::assertNull(PatternTable::for([new Piece('p', 1, 1, 1, true, '')], [1], 5000, 5000), 'too large a table is not begun');
-        self::assertNull(SmallJob::solve(array_map(static fn (int $i): Piece => new Piece('p'.$i, 5 + $i, 7, 3, true, ''), range(1, 9)), [new Stock('s', 68, 88, 9, '', true)], new Trimmer()), 'too large a job is left to the search');
+        self::assertNull(
+            SmallJob::solve(
+                array_map(static fn (int $i): Piece => new Piece('p'.$i, 5 + $i, 7, 3, true, ''), range(1, 9)),
+                [new Stock('s', 68, 88, 9, '', true)],
+                new Trimmer(),
+            ),
+            'too large a job is left to the search',
+        );
     }
 
     /**

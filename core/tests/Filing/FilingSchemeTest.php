@@ -15,7 +15,10 @@ final class FilingSchemeTest extends TestCase
     public function testNamesAreFiledAsALibraryWould(): void
     {
         $names = ['The Quay', 'rope 2', 'Rope 10', 'Éider', 'eagle', 'A Gull', 'Zephyr', 'An Oar'];
-        self::assertSame(['eagle', 'Éider', 'A Gull', 'An Oar', 'The Quay', 'rope 2', 'Rope 10', 'Zephyr'], $this->filed('name', array_map(static fn (int $i, string $name): Thing => new Thing($i, $name), array_keys($names), $names)));
+        self::assertSame(
+            ['eagle', 'Éider', 'A Gull', 'An Oar', 'The Quay', 'rope 2', 'Rope 10', 'Zephyr'],
+            $this->filed('name', array_map(static fn (int $i, string $name): Thing => new Thing($i, $name), array_keys($names), $names)),
+        );
     }
 
     public function testMakerThenName(): void
@@ -29,7 +32,20 @@ final class FilingSchemeTest extends TestCase
     public function testColourIsRainbowOrderWithNeutralsLast(): void
     {
         $things = [];
-        foreach (['grey' => '#808080', 'blue' => '#2f5f9e', 'red' => '#c8372d', 'white' => '#ffffff', 'green' => '#1f7a55', 'yellow' => '#f0cf4e', 'violet' => '#6a3b93', 'none' => null, 'black' => '#111111', 'orange' => '#e07a2f'] as $name => $hex) {
+        foreach (
+            [
+                'grey' => '#808080',
+                'blue' => '#2f5f9e',
+                'red' => '#c8372d',
+                'white' => '#ffffff',
+                'green' => '#1f7a55',
+                'yellow' => '#f0cf4e',
+                'violet' => '#6a3b93',
+                'none' => null,
+                'black' => '#111111',
+                'orange' => '#e07a2f',
+            ] as $name => $hex
+        ) {
             $things[] = new Thing(\count($things), $name, colour: $hex);
         }
         self::assertSame(['red', 'orange', 'yellow', 'green', 'blue', 'violet', 'white', 'grey', 'black', 'none'], $this->filed('colour', $things));
@@ -37,13 +53,22 @@ final class FilingSchemeTest extends TestCase
 
     public function testKindAndTheme(): void
     {
-        $things = [new Thing(1, 'b', kind: Kind::Die, themes: ['sea']), new Thing(2, 'a', kind: Kind::Die, themes: ['birds', 'sea']), new Thing(3, 'c', kind: Kind::Ink)];
+        $things = [
+            new Thing(1, 'b', kind: Kind::Die, themes: ['sea']),
+            new Thing(2, 'a', kind: Kind::Die, themes: ['birds', 'sea']),
+            new Thing(3, 'c', kind: Kind::Ink),
+        ];
         self::assertSame(['a', 'b', 'c'], $this->filed('kind,theme', $things));
     }
 
     public function testManyColoursStandInFrontOfTheNeutrals(): void
     {
-        $things = [new Thing(1, 'grey', colour: '#808080'), new Thing(2, 'confetti', colour: '#c8372d', isMulticolour: true), new Thing(3, 'violet', colour: '#6a3b93'), new Thing(4, 'no colour')];
+        $things = [
+            new Thing(1, 'grey', colour: '#808080'),
+            new Thing(2, 'confetti', colour: '#c8372d', isMulticolour: true),
+            new Thing(3, 'violet', colour: '#6a3b93'),
+            new Thing(4, 'no colour'),
+        ];
         self::assertSame(['violet', 'confetti', 'grey', 'no colour'], $this->filed('colour', $things));
     }
 
@@ -102,7 +127,14 @@ final class FilingSchemeTest extends TestCase
         $words = ['Anchor', 'The anchor', 'Éider', 'Rope 2', 'Rope 10', 'a gull', 'Wave', ''];
         $colours = [null, '#c8372d', '#1f5c6b', '#f7f5ef', '#1d1d1f', '#e3b23c', '#4a3b63'];
 
-        return new Thing($id, $words[mt_rand(0, 6)], $words[mt_rand(0, 7)], Kind::cases()[mt_rand(0, 16)], mt_rand(0, 2) > 0 ? [$words[mt_rand(0, 6)]] : [], $colours[mt_rand(0, 6)]);
+        return new Thing(
+            $id,
+            $words[mt_rand(0, 6)],
+            $words[mt_rand(0, 7)],
+            Kind::cases()[mt_rand(0, 16)],
+            mt_rand(0, 2) > 0 ? [$words[mt_rand(0, 6)]] : [],
+            $colours[mt_rand(0, 6)],
+        );
     }
 
     /**

@@ -37,7 +37,12 @@ final class DivisionTest extends TestCase
             self::assertGreaterThanOrEqual(0, min($one->x, $one->y));
             self::assertLessThanOrEqual(1000, max($one->x + $one->width, $one->y + $one->height));
             foreach (\array_slice($cells, $index + 1) as $other) {
-                self::assertFalse($one->x < $other->x + $other->width && $other->x < $one->x + $one->width && $one->y < $other->y + $other->height && $other->y < $one->y + $one->height);
+                self::assertFalse(
+                    $one->x < $other->x + $other->width
+                        && $other->x < $one->x + $one->width
+                        && $one->y < $other->y + $other->height
+                        && $other->y < $one->y + $one->height,
+                );
             }
         }
     }
@@ -92,7 +97,16 @@ final class DivisionTest extends TestCase
     /** Seasonal things come to the front about a month before (common practice, no source). */
     public function testASeasonIsBroughtForwardAMonthBefore(): void
     {
-        foreach (['2026-02-01' => Season::Spring, '2026-04-30' => Season::Spring, '2026-05-01' => Season::Summer, '2026-08-01' => Season::Autumn, '2026-11-01' => Season::Winter, '2027-01-31' => Season::Winter] as $day => $season) {
+        foreach (
+            [
+                '2026-02-01' => Season::Spring,
+                '2026-04-30' => Season::Spring,
+                '2026-05-01' => Season::Summer,
+                '2026-08-01' => Season::Autumn,
+                '2026-11-01' => Season::Winter,
+                '2027-01-31' => Season::Winter,
+            ] as $day => $season
+        ) {
             self::assertSame($season, Season::broughtForwardOn(new \DateTimeImmutable($day)), $day);
         }
     }

@@ -46,7 +46,14 @@ final class UnitTemplateTest extends TestCase
         $plan = UnitTemplate::Chest->plan('C', 4, 1, new UnitSize(rowHeights: $heights));
         self::assertSame(446.0, $plan->height->millimetres(), 'the drawers and 18 mm above and below');
         self::assertSame([60.0, 60.0, 90.0, 200.0], array_map(static fn ($place): float => $place->front->height->millimetres(), $plan->places));
-        self::assertSame([34.0, 64.0, 174.0], [$plan->places[1]->inside->height->millimetres(), $plan->places[2]->inside->height->millimetres(), $plan->places[3]->inside->height->millimetres()]);
+        self::assertSame(
+            [34.0, 64.0, 174.0],
+            [
+                $plan->places[1]->inside->height->millimetres(),
+                $plan->places[2]->inside->height->millimetres(),
+                $plan->places[3]->inside->height->millimetres(),
+            ],
+        );
         self::assertSame(330.0, $plan->places[0]->inside->width->millimetres(), '400 less the sides and the runners');
     }
 
@@ -91,7 +98,16 @@ final class UnitTemplateTest extends TestCase
     {
         mt_srand(99);
         for ($round = 0; $round < 300; ++$round) {
-            $units = array_map(static fn (int $id): array => ['id' => $id, 'wall' => ['north', 'south'][mt_rand(0, 1)], 'width' => mt_rand(50000, 500000), 'height' => mt_rand(50000, 600000), 'lowest' => mt_rand(20000, 50000)], range(1, mt_rand(1, 30)));
+            $units = array_map(
+                static fn (int $id): array => [
+                    'id' => $id,
+                    'wall' => ['north', 'south'][mt_rand(0, 1)],
+                    'width' => mt_rand(50000, 500000),
+                    'height' => mt_rand(50000, 600000),
+                    'lowest' => mt_rand(20000, 50000),
+                ],
+                range(1, mt_rand(1, 30)),
+            );
             $byId = array_column($units, null, 'id');
             $seen = [];
             foreach ((new Elevation(336))->rows($units) as $row) {

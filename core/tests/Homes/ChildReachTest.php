@@ -14,7 +14,10 @@ final class ChildReachTest extends TestCase
     /** Common practice, no source. */
     public function testWhatIsDangerousIsWarnedOfWhereChildrenReach(): void
     {
-        self::assertSame('Small children can reach C3; Craft knife (blade, solvent) is better out of their reach.', ChildReach::warning('Craft knife', 'C3', [Hazard::Blade, Hazard::Heavy, Hazard::Solvent], false, 600));
+        self::assertSame(
+            'Small children can reach C3; Craft knife (blade, solvent) is better out of their reach.',
+            ChildReach::warning('Craft knife', 'C3', [Hazard::Blade, Hazard::Heavy, Hazard::Solvent], false, 600),
+        );
         self::assertNull(ChildReach::warning('Craft knife', 'C3', [Hazard::Blade], true, 600), 'it is said to be out of reach');
         self::assertNull(ChildReach::warning('Craft knife', 'C3', [Hazard::Blade], false, 1500), 'it is too high');
         self::assertNull(ChildReach::warning('Gulls', 'C3', [Hazard::Inky, Hazard::LiesFlat], false, 600));
@@ -28,7 +31,10 @@ final class ChildReachTest extends TestCase
             $letter = $chest->turned($turn)->letter();
             self::assertEquals([$chest->turned($turn)->across() / 2, $chest->turned($turn)->down() / 2], [$letter->x, $letter->y]);
             $outside = $rail->turned($turn)->letter();
-            self::assertTrue($outside->x < 0 || $outside->y < 0 || $outside->x > $rail->turned($turn)->across() || $outside->y > $rail->turned($turn)->down(), 'a thin unit has its letter in front of it');
+            self::assertTrue(
+                $outside->x < 0 || $outside->y < 0 || $outside->x > $rail->turned($turn)->across() || $outside->y > $rail->turned($turn)->down(),
+                'a thin unit has its letter in front of it',
+            );
         }
     }
 }

@@ -42,7 +42,13 @@ final class HomesTest extends TestCase
             [$thing, $place] = [Box::ofMillimetres($side(), $side(), $side()), [$side(), $side(), $side()]];
             $handling = new Handling(1 === mt_rand(0, 1), 1 === mt_rand(0, 1), mt_rand(0, 2));
             if (null !== (new Fit())->way($thing, Box::ofMillimetres(...$place), $handling)) {
-                self::assertNotNull((new Fit())->way($thing, Box::ofMillimetres($place[0] + mt_rand(0, 9), $place[1] + mt_rand(0, 9), $place[2] + mt_rand(0, 9)), $handling));
+                self::assertNotNull(
+                    (new Fit())->way(
+                        $thing,
+                        Box::ofMillimetres($place[0] + mt_rand(0, 9), $place[1] + mt_rand(0, 9), $place[2] + mt_rand(0, 9)),
+                        $handling,
+                    ),
+                );
             }
         }
     }
@@ -56,7 +62,10 @@ final class HomesTest extends TestCase
         self::assertEqualsWithDelta(0.375, (float) $drawer->load($half), 1e-9);
         self::assertSame([], $drawer->warnings($half));
         self::assertSame(['No room left to grow.'], $drawer->warnings(new Contents(4, 340, 3000)));
-        self::assertSame(['Too heavy: it comes off its runners.', 'Full to bursting: weed, or give something another home.'], $drawer->warnings($half->plus(new Contents(4, 210, 6000))));
+        self::assertSame(
+            ['Too heavy: it comes off its runners.', 'Full to bursting: weed, or give something another home.'],
+            $drawer->warnings($half->plus(new Contents(4, 210, 6000))),
+        );
         $top = new Capacity(Box::ofMillimetres(800, 300, 300), aboveFloorMm: 1900);
         self::assertSame(['Heavy above the shoulder: move it lower.'], $top->warnings(new Contents(10, 0, 5000)));
         self::assertNull($top->load($half));
@@ -68,16 +77,24 @@ final class HomesTest extends TestCase
         $gull = new Thing(1, 'Gull dies', 'Two Bollards', Kind::Die, ['seabirds']);
         $dies = array_map(static fn (int $id): Thing => new Thing($id, 'die '.$id, 'Two Bollards', Kind::Die, ['seabirds']), range(2, 9));
         $papers = array_map(static fn (int $id): Thing => new Thing($id, 'paper', 'Marrowlight Paper', Kind::Paper), range(10, 14));
-        $ranked = (new HomeRanking())->rank($gull, [
-            new HomeCandidate('H1', Kind::Paper, '', '', $papers, 0.5, 8),
-            new HomeCandidate('A1', null, '', '', $papers, 0.9, 8),
-            new HomeCandidate('C5', Kind::Die, '', '', $dies, 0.3, 8),
-            new HomeCandidate('C5.b', Kind::Die, 'Oddling', '', [], 0.3, 8),
-            new HomeCandidate('C6', Kind::Die, '', '', $dies, 0.3, 8, holdsCompanion: true),
-            new HomeCandidate('C7', Kind::Die, '', '', $dies, 0.3, 8, fits: false),
-            new HomeCandidate('D1', Kind::Die, '', '', $dies, -0.1, 8),
-        ], 4);
-        self::assertSame(['C6', 'C5', 'A1', 'C5.b'], array_map(static fn (HomeProposal $proposal): string => $proposal->address, $ranked), 'a tray for another maker comes last');
+        $ranked = (new HomeRanking())->rank(
+            $gull,
+            [
+                new HomeCandidate('H1', Kind::Paper, '', '', $papers, 0.5, 8),
+                new HomeCandidate('A1', null, '', '', $papers, 0.9, 8),
+                new HomeCandidate('C5', Kind::Die, '', '', $dies, 0.3, 8),
+                new HomeCandidate('C5.b', Kind::Die, 'Oddling', '', [], 0.3, 8),
+                new HomeCandidate('C6', Kind::Die, '', '', $dies, 0.3, 8, holdsCompanion: true),
+                new HomeCandidate('C7', Kind::Die, '', '', $dies, 0.3, 8, fits: false),
+                new HomeCandidate('D1', Kind::Die, '', '', $dies, -0.1, 8),
+            ],
+            4,
+        );
+        self::assertSame(
+            ['C6', 'C5', 'A1', 'C5.b'],
+            array_map(static fn (HomeProposal $proposal): string => $proposal->address, $ranked),
+            'a tray for another maker comes last',
+        );
         self::assertContains('what goes with it lives here', $ranked[0]->reasons);
         self::assertContains('things like it live here', $ranked[1]->reasons);
         self::assertContains('its label says die', $ranked[1]->reasons);
@@ -91,7 +108,14 @@ final class HomesTest extends TestCase
         $reach = new Reach();
         $desk = $reach->seconds(400, 900, Access::Open);
         self::assertLessThan(3, $desk, 'within arm’s reach');
-        foreach ([$reach->seconds(4000, 900, Access::Open), $reach->seconds(400, 200, Access::Drawer), $reach->seconds(400, 900, Access::DrawerBehindDoor, 1), $reach->seconds(400, 900, Access::Open, isAway: true)] as $farther) {
+        foreach (
+            [
+                $reach->seconds(4000, 900, Access::Open),
+                $reach->seconds(400, 200, Access::Drawer),
+                $reach->seconds(400, 900, Access::DrawerBehindDoor, 1),
+                $reach->seconds(400, 900, Access::Open, isAway: true),
+            ] as $farther
+        ) {
             self::assertGreaterThan($desk, $farther);
         }
     }

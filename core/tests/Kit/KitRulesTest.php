@@ -44,7 +44,10 @@ final class KitRulesTest extends TestCase
 
     public function testWhatBecomesOfALine(): void
     {
-        self::assertSame([NeedState::NotHere, NeedState::Fewer, NeedState::Taken, NeedState::Taken], array_map(static fn (int $taken): NeedState => NeedState::after(4, $taken), [0, 3, 4, 5]));
+        self::assertSame(
+            [NeedState::NotHere, NeedState::Fewer, NeedState::Taken, NeedState::Taken],
+            array_map(static fn (int $taken): NeedState => NeedState::after(4, $taken), [0, 3, 4, 5]),
+        );
     }
 
     public function testWhatOtherKitsWantIsNotFree(): void

@@ -27,7 +27,14 @@ final class LabelTest extends TestCase
         $pick = static fn (): string => $words[mt_rand(0, \count($words) - 1)];
         for ($case = 0; $case < 600; ++$case) {
             $format = LabelFormat::cases()[$case % \count(LabelFormat::cases())];
-            $text = new LabelText(['C3', 'K2-4.b.c', 'A10', $pick()][mt_rand(0, 3)], array_map($pick, array_fill(0, mt_rand(0, 3), 0)), 0 === mt_rand(0, 1) ? 'LOTTEL:P17-4' : null, '#1f5c6b', array_map($pick, array_fill(0, mt_rand(0, 80), 0)), 0 === mt_rand(0, 1));
+            $text = new LabelText(
+                ['C3', 'K2-4.b.c', 'A10', $pick()][mt_rand(0, 3)],
+                array_map($pick, array_fill(0, mt_rand(0, 3), 0)),
+                0 === mt_rand(0, 1) ? 'LOTTEL:P17-4' : null,
+                '#1f5c6b',
+                array_map($pick, array_fill(0, mt_rand(0, 80), 0)),
+                0 === mt_rand(0, 1),
+            );
             $size = 0 === mt_rand(0, 1) ? null : new LabelSize(mt_rand(300, 1200), mt_rand(120, 600));
             $drawing = (new LabelLayout())->draw($format, $text, LabelFormat::Contents === $format ? null : $size);
             $this->assertInside($drawing, $format->value.' '.$case);
@@ -49,7 +56,17 @@ final class LabelTest extends TestCase
     public function testALongNameIsSetSmallerThenShortened(): void
     {
         $layout = new LabelLayout();
-        $long = $layout->draw(LabelFormat::DieBack, new LabelText('A very long name of a die sheet that nobody can be expected to read on so small a label as this one is, at all', [], null, null, [], false));
+        $long = $layout->draw(
+            LabelFormat::DieBack,
+            new LabelText(
+                'A very long name of a die sheet that nobody can be expected to read on so small a label as this one is, at all',
+                [],
+                null,
+                null,
+                [],
+                false,
+            ),
+        );
         self::assertStringEndsWith('…', $long->marks[0]->text);
         $short = $layout->draw(LabelFormat::DieBack, new LabelText('Nesting gulls', [], null, null, [], false));
         self::assertSame('Nesting gulls', $short->marks[0]->text);
@@ -57,7 +74,10 @@ final class LabelTest extends TestCase
 
     public function testAContentsSheetSaysHowManyMoreThereAre(): void
     {
-        $drawing = (new LabelLayout())->draw(LabelFormat::Contents, new LabelText('C3', ['stamps'], null, null, array_map(static fn (int $i): string => 'thing '.$i, range(1, 200))));
+        $drawing = (new LabelLayout())->draw(
+            LabelFormat::Contents,
+            new LabelText('C3', ['stamps'], null, null, array_map(static fn (int $i): string => 'thing '.$i, range(1, 200))),
+        );
         $listed = \count(array_filter($drawing->marks, static fn (Mark $mark): bool => str_starts_with($mark->text, 'thing ')));
         self::assertSame(\sprintf('and %d more', 200 - $listed), $drawing->marks[\count($drawing->marks) - 1]->text);
     }
@@ -117,7 +137,19 @@ final class LabelTest extends TestCase
             $wrong[$at] = (string) ((((int) $wrong[$at]) + mt_rand(1, 9)) % 10);
             self::assertNull(ScanCode::read($wrong), 'one digit misread: '.$wrong);
         }
-        foreach (['', 'C3', '4006381333931', 'https://example.org/', 'LOTTEL:P0-0', 'LOTTEL:X1-7', "LOTTEL:P17-4'; DROP TABLE place", str_repeat('LOTTEL:P17-4', 500), "LOTTEL:P17-4\0"] as $foreign) {
+        foreach (
+            [
+                '',
+                'C3',
+                '4006381333931',
+                'https://example.org/',
+                'LOTTEL:P0-0',
+                'LOTTEL:X1-7',
+                "LOTTEL:P17-4'; DROP TABLE place",
+                str_repeat('LOTTEL:P17-4', 500),
+                "LOTTEL:P17-4\0",
+            ] as $foreign
+        ) {
             self::assertNull(ScanCode::read($foreign));
         }
     }
@@ -132,9 +164,15 @@ final class LabelTest extends TestCase
     private function assertInside(LabelDrawing $drawing, string $which): void
     {
         foreach ($drawing->marks as $mark) {
-            [$left, $top, $right, $bottom] = 'text' === $mark->kind
-                ? [$mark->x - ($mark->isCentred ? $mark->width / 2 : 0), $mark->y - 0.73 * $mark->height, $mark->x + $mark->width / ($mark->isCentred ? 2 : 1), $mark->y]
-                : [$mark->x, $mark->y, $mark->x + $mark->width, $mark->y + $mark->height];
+            [$left, $top, $right, $bottom] =
+                'text' === $mark->kind
+                    ? [
+                        $mark->x - ($mark->isCentred ? $mark->width / 2 : 0),
+                        $mark->y - 0.73 * $mark->height,
+                        $mark->x + $mark->width / ($mark->isCentred ? 2 : 1),
+                        $mark->y,
+                    ]
+                    : [$mark->x, $mark->y, $mark->x + $mark->width, $mark->y + $mark->height];
             self::assertGreaterThanOrEqual(-0.01, min($left, $top), $which.' '.$mark->text);
             self::assertLessThanOrEqual($drawing->size->width + 0.01, $right, $which.' '.$mark->text);
             self::assertLessThanOrEqual($drawing->size->height + 0.01, $bottom, $which.' '.$mark->text);

@@ -55,7 +55,14 @@ final class LawsTest extends TestCase
     public function testMoreThanThereIsCannotLeave(): void
     {
         $text = new QuantityText(LengthUnit::Inch);
-        foreach ([[Tracking::Count, 3, 'There are only 3 in C3.'], [Tracking::Count, 1, 'There is only 1 in C3.'], [Tracking::Length, 3 * 8128, 'There is only so much in C3: 3 in.'], [Tracking::Level, 3, 'There is only so much in C3: ⅜ full.']] as [$tracking, $there, $said]) {
+        foreach (
+            [
+                [Tracking::Count, 3, 'There are only 3 in C3.'],
+                [Tracking::Count, 1, 'There is only 1 in C3.'],
+                [Tracking::Length, 3 * 8128, 'There is only so much in C3: 3 in.'],
+                [Tracking::Level, 3, 'There is only so much in C3: ⅜ full.'],
+            ] as [$tracking, $there, $said]
+        ) {
             $balances = new Balances();
             $balances->post($this->move($there, $this->bought, $this->drawer, $tracking));
             try {
@@ -78,7 +85,10 @@ final class LawsTest extends TestCase
 
     public function testQuantitiesAreWholeAndInRange(): void
     {
-        foreach ([[0, Tracking::Count], [-1, Tracking::Count], [Tracking::MOST + 1, Tracking::Count], [2, Tracking::One], [9, Tracking::Level]] as [$quantity, $tracking]) {
+        foreach (
+            [[0, Tracking::Count], [-1, Tracking::Count], [Tracking::MOST + 1, Tracking::Count], [2, Tracking::One],
+                [9, Tracking::Level]] as [$quantity, $tracking]
+        ) {
             try {
                 $this->move($quantity, $this->drawer, $this->tray, $tracking);
                 self::fail("{$quantity} moved");
@@ -118,7 +128,14 @@ final class LawsTest extends TestCase
     public function testRandomMovementsNeverBreakALaw(): void
     {
         mt_srand(1931);
-        $places = [$this->drawer, $this->tray, $this->bought, $this->lost, new Place(5, PlaceNature::Storage, 'D1'), new Place(6, PlaceNature::Unfiled, 'not filed')];
+        $places = [
+            $this->drawer,
+            $this->tray,
+            $this->bought,
+            $this->lost,
+            new Place(5, PlaceNature::Storage, 'D1'),
+            new Place(6, PlaceNature::Unfiled, 'not filed'),
+        ];
         $trackings = [];
         foreach (range(1, 12) as $item) {
             $trackings[$item] = Tracking::cases()[$item % 4];
@@ -161,7 +178,15 @@ final class LawsTest extends TestCase
             $places,
             [1 => Tracking::Count, 2 => Tracking::Count, 3 => Tracking::One],
         );
-        self::assertSame(['balance differs from the log', 'negative balance', 'a single thing in more than one place', 'something in a place that is no longer in use'], array_column($found, 'what'));
+        self::assertSame(
+            [
+                'balance differs from the log',
+                'negative balance',
+                'a single thing in more than one place',
+                'something in a place that is no longer in use',
+            ],
+            array_column($found, 'what'),
+        );
     }
 
     public function testTheAuditFindsMovementsThatNoLawAllows(): void
@@ -169,8 +194,14 @@ final class LawsTest extends TestCase
         $audit = new Audit();
         $pull = Movement::recorded(1, Tracking::Count, 900_000, new Place(9, PlaceNature::Outside, 'given'), $this->tray, Reason::Pull);
         self::assertStringContainsString('does not lead from given', (string) $audit->unlawful($pull, true, false));
-        self::assertStringContainsString('without a kit', (string) $audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), false, false));
-        self::assertStringContainsString('no longer in use', (string) $audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), true, true));
+        self::assertStringContainsString(
+            'without a kit',
+            (string) $audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), false, false),
+        );
+        self::assertStringContainsString(
+            'no longer in use',
+            (string) $audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), true, true),
+        );
         self::assertNull($audit->unlawful($this->move(1, $this->drawer, $this->tray, Tracking::Count, Reason::Pull), true, false));
     }
 

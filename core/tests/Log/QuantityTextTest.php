@@ -20,16 +20,34 @@ final class QuantityTextTest extends TestCase
         self::assertSame(18 * 8128, $text->parse('18', Tracking::Length));
         self::assertSame('18 in', $text->print(18 * 8128, Tracking::Length));
         self::assertSame('1,200', $text->print(1200, Tracking::Count));
-        self::assertSame(['full', '¾ full', '⅛ full', '0 full'], array_map(static fn (int $eighths): string => $text->print($eighths, Tracking::Level), [8, 6, 1, 0]));
+        self::assertSame(
+            ['full', '¾ full', '⅛ full', '0 full'],
+            array_map(static fn (int $eighths): string => $text->print($eighths, Tracking::Level), [8, 6, 1, 0]),
+        );
     }
 
     public function testReadsLengthsAndLevelsAsPeopleSayThem(): void
     {
         $text = new QuantityText(LengthUnit::Inch);
-        foreach (['5 m' => 5000 * 320, '10 yd' => 360 * 8128, '2 1/2 yd' => 90 * 8128, '3 ft' => 36 * 8128, "3' 6\"" => 42 * 8128, '2 ft 3 in' => 27 * 8128, '1 yard' => 36 * 8128, '12' => 12 * 8128, '12.5 cm' => 125 * 320] as $typed => $ticks) {
+        foreach (
+            [
+                '5 m' => 5000 * 320,
+                '10 yd' => 360 * 8128,
+                '2 1/2 yd' => 90 * 8128,
+                '3 ft' => 36 * 8128,
+                "3' 6\"" => 42 * 8128,
+                '2 ft 3 in' => 27 * 8128,
+                '1 yard' => 36 * 8128,
+                '12' => 12 * 8128,
+                '12.5 cm' => 125 * 320,
+            ] as $typed => $ticks
+        ) {
             self::assertSame($ticks, $text->parse((string) $typed, Tracking::Length), (string) $typed);
         }
-        foreach (['full' => 8, 'half' => 4, 'Half full' => 4, '1/2' => 4, '½' => 4, '3/4' => 6, '¾ full' => 6, '7/8' => 7, '5' => 5, 'a quarter' => 2] as $typed => $eighths) {
+        foreach (
+            ['full' => 8, 'half' => 4, 'Half full' => 4, '1/2' => 4, '½' => 4,
+                '3/4' => 6, '¾ full' => 6, '7/8' => 7, '5' => 5, 'a quarter' => 2] as $typed => $eighths
+        ) {
             self::assertSame($eighths, $text->parse((string) $typed, Tracking::Level), (string) $typed);
         }
         foreach (['9', '0', '5/4', '1/3', 'nearly', '', '-1'] as $none) {
@@ -40,7 +58,10 @@ final class QuantityTextTest extends TestCase
                 self::assertStringContainsString('full', $refused->getMessage());
             }
         }
-        self::assertSame([Tracking::Length, Tracking::Length, Tracking::Level, Tracking::Level, null, null], array_map($text->tells(...), ['5 m', '2 1/2 yd', 'half', '3/4', '12', 'many']));
+        self::assertSame(
+            [Tracking::Length, Tracking::Length, Tracking::Level, Tracking::Level, null, null],
+            array_map($text->tells(...), ['5 m', '2 1/2 yd', 'half', '3/4', '12', 'many']),
+        );
     }
 
     public function testWhatAFieldShowsIsReadAsTheSameAgain(): void

@@ -57,7 +57,28 @@ final class LengthTest extends TestCase
     /** @return iterable<array{string}> */
     public static function unreadable(): iterable
     {
-        foreach (['', ' ', 'four', '4 1', '1/0', '4 1/0 in', '-4', '−4', '4..5', '1e3', 'NaN', '4 1/4 1/4', '99999999999', '5 ft of', "4\x01", '101 m', '4 1/4 kg', "\xff"] as $text) {
+        foreach (
+            [
+                '',
+                ' ',
+                'four',
+                '4 1',
+                '1/0',
+                '4 1/0 in',
+                '-4',
+                '−4',
+                '4..5',
+                '1e3',
+                'NaN',
+                '4 1/4 1/4',
+                '99999999999',
+                '5 ft of',
+                "4\x01",
+                '101 m',
+                '4 1/4 kg',
+                "\xff",
+            ] as $text
+        ) {
             yield [$text];
         }
     }
@@ -122,6 +143,9 @@ final class LengthTest extends TestCase
             }
         }
         $inches = new LengthFormat(LengthUnit::Inch);
-        self::assertSame(['4 1/4 in', '1/64 in', '12 in', '0 in', '5600 mm', '0.003125 mm'], array_map(static fn (int $ticks): string => $inches->exact(Length::ofTicks($ticks)), [34544, 127, 97536, 0, 5600 * 320, 1]));
+        self::assertSame(
+            ['4 1/4 in', '1/64 in', '12 in', '0 in', '5600 mm', '0.003125 mm'],
+            array_map(static fn (int $ticks): string => $inches->exact(Length::ofTicks($ticks)), [34544, 127, 97536, 0, 5600 * 320, 1]),
+        );
     }
 }

@@ -15,7 +15,20 @@ final class WeightTest extends TestCase
     {
         $inches = new WeightFormat(LengthUnit::Inch);
         $metric = new WeightFormat(LengthUnit::Millimetre);
-        foreach (['90 g' => 90, '1.2 kg' => 1200, '3 oz' => 85, '1/2 oz' => 14, '2 1/2 oz' => 71, '½ oz' => 14, '2 lb' => 907, '2 lb 10 oz' => 1191, '2lbs' => 907, '1,5 kg' => 1500] as $text => $grams) {
+        foreach (
+            [
+                '90 g' => 90,
+                '1.2 kg' => 1200,
+                '3 oz' => 85,
+                '1/2 oz' => 14,
+                '2 1/2 oz' => 71,
+                '½ oz' => 14,
+                '2 lb' => 907,
+                '2 lb 10 oz' => 1191,
+                '2lbs' => 907,
+                '1,5 kg' => 1500,
+            ] as $text => $grams
+        ) {
             self::assertSame($grams, $inches->parse($text), $text);
             self::assertSame($grams, $metric->parse($text), $text);
         }

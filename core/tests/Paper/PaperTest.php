@@ -115,17 +115,30 @@ final class PaperTest extends TestCase
         self::assertSame(Envelope::C5, Envelope::smallestFor(IsoSize::a(5), $clearance, $thin));
         self::assertSame(Envelope::UsA2, Envelope::smallestFor(Size::ofSixteenths(68, 88), $clearance, $thin));
         self::assertSame(Envelope::UsA2, Envelope::smallestFor(Size::ofSixteenths(88, 68), $clearance, $thin), 'either way round');
-        self::assertNotSame(Envelope::UsA2, Envelope::smallestFor(Size::ofSixteenths(68, 88), $clearance, Length::ofTenthMillimetres(60)), 'six millimetres of foam need more');
+        self::assertNotSame(
+            Envelope::UsA2,
+            Envelope::smallestFor(Size::ofSixteenths(68, 88), $clearance, Length::ofTenthMillimetres(60)),
+            'six millimetres of foam need more',
+        );
         self::assertNull(Envelope::smallestFor(PaperSize::Layout->size(), $clearance, $thin));
     }
 
     public function testAPageTakesItsPhotosSideBySide(): void
     {
         $reveal = Length::ofInches(1, 8);
-        $at = static fn (string $name, int $x, int $y): PhotoMat => new PhotoMat($name, Size::ofSixteenths(64, 96), $reveal, Length::ofInches($x), Length::ofInches($y));
+        $at = static fn (string $name, int $x, int $y): PhotoMat => new PhotoMat(
+            $name,
+            Size::ofSixteenths(64, 96),
+            $reveal,
+            Length::ofInches($x),
+            Length::ofInches($y),
+        );
         $page = new PageDesign(PaperSize::Layout->size(), false, [$at('left', 1, 1), $at('right', 6, 1)]);
         self::assertSame(['4¼ × 6¼', '4¼ × 6¼'], array_map(fn ($piece): string => $this->printed($piece->size), $page->pieces()));
-        foreach ([[[$at('a', 1, 1), $at('b', 5, 6)], false, 'photos[1]'], [[$at('a', 9, 1)], false, 'photos[0]'], [[$at('a', 10, 1)], true, 'photos[0]']] as [$photos, $isSpread, $field]) {
+        foreach (
+            [[[$at('a', 1, 1), $at('b', 5, 6)], false, 'photos[1]'], [[$at('a', 9, 1)], false, 'photos[0]'],
+                [[$at('a', 10, 1)], true, 'photos[0]']] as [$photos, $isSpread, $field]
+        ) {
             try {
                 (new PageDesign(PaperSize::Layout->size(), $isSpread, $photos))->pieces();
                 self::fail('It was planned.');

@@ -68,6 +68,7 @@ final class Ciede2000Test extends TestCase
         $rows = json_decode((string) file_get_contents(__DIR__.'/culori.json'), true);
         self::assertIsArray($rows);
         self::assertCount(500, $rows);
+        /** @var list<array{string, string, list<float>, float}> $rows */
         foreach ($rows as [$one, $other, $lab, $expected]) {
             $first = Lab::of(Srgb::ofHex($one));
             self::assertEqualsWithDelta($lab, [$first->l, $first->a, $first->b], 1e-4, $one);

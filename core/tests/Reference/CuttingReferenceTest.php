@@ -70,7 +70,11 @@ final class CuttingReferenceTest extends TestCase
             [$plan, $bound] = (new CutPlanner())->plan($pieces, $stocks);
             $this->checkCuts($plan, new Trimmer());
             $best = $this->bestByTrying($pieces, $stocks);
-            self::assertSame($best, [$plan->score->unplaced, $plan->score->sheets, $plan->score->areaNotFromScraps, $plan->score->scrapAreaOpened], "case {$case}");
+            self::assertSame(
+                $best,
+                [$plan->score->unplaced, $plan->score->sheets, $plan->score->areaNotFromScraps, $plan->score->scrapAreaOpened],
+                "case {$case}",
+            );
             self::assertLessThanOrEqual($plan->score->sheets, $bound);
         }
     }
@@ -184,7 +188,15 @@ final class CuttingReferenceTest extends TestCase
         $pieces = array_map(static fn (array $size): Piece => new Piece(implode('x', $size), $size[0], $size[1], 1, false, ''), $sizes);
         $table = PatternTable::for($pieces, array_map(static fn (Piece $piece): int => $piece->area(), $pieces), 250, 250);
         self::assertSame(56460, $table?->valueOf(250, 250));
-        $limited = array_map(static fn (array $size): Piece => new Piece(implode('x', $size), $size[0], $size[1], 1, false, ''), [[8, 4], [3, 7], [8, 2], [3, 4], [3, 3], [3, 2], [2, 1]]);
+        $limited = array_map(static fn (array $size): Piece => new Piece(implode('x', $size), $size[0], $size[1], 1, false, ''), [
+            [8, 4],
+            [3, 7],
+            [8, 2],
+            [3, 4],
+            [3, 3],
+            [3, 2],
+            [2, 1],
+        ]);
         self::assertGreaterThanOrEqual(244, PatternTable::for($limited, [66, 35, 24, 17, 11, 8, 2], 15, 10)?->valueOf(15, 10));
     }
 
@@ -286,7 +298,9 @@ final class CuttingReferenceTest extends TestCase
         if (null === $part->first || null === $part->second) {
             return;
         }
-        [$length, $one, $other] = $part->isCutAlongX ? [$part->height, $part->first->width, $part->second->width] : [$part->width, $part->first->height, $part->second->height];
+        [$length, $one, $other] = $part->isCutAlongX
+            ? [$part->height, $part->first->width, $part->second->width]
+            : [$part->width, $part->first->height, $part->second->height];
         self::assertTrue($trimmer->allows($length, $one, $other));
         self::assertSame($part->isCutAlongX ? $part->width : $part->height, $one + $other);
         self::assertGreaterThan(0, min($one, $other));

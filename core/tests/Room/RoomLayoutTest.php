@@ -29,7 +29,13 @@ final class RoomLayoutTest extends TestCase
         $chest = new Footprint(1, 'C', 0, 0, 400, 600);
         $rail = new Footprint(2, 'G', 0, 0, 600, 80, 0, 1200, 1700);
         $room->check([$chest, $rail]);
-        foreach ([[new Footprint(3, 'D', 3700, 0, 400, 600)], [$chest, new Footprint(3, 'D', 399, 599, 400, 600)], [new Footprint(3, 'D', -1, 0, 400, 600)]] as $wrong) {
+        foreach (
+            [
+                [new Footprint(3, 'D', 3700, 0, 400, 600)],
+                [$chest, new Footprint(3, 'D', 399, 599, 400, 600)],
+                [new Footprint(3, 'D', -1, 0, 400, 600)],
+            ] as $wrong
+        ) {
             try {
                 $room->check($wrong);
                 self::fail('That cannot stand there.');
@@ -43,8 +49,13 @@ final class RoomLayoutTest extends TestCase
     {
         mt_srand(7);
         for ($case = 0; $case < 40; ++$case) {
-            $room = new RoomLayout(mt_rand(3000, 7000), mt_rand(3000, 6000), 200, 800, [['name' => 'bench', 'x' => 1200, 'y' => 1200, 'width' => 900, 'depth' => 600]]);
-            $units = array_map(static fn (int $id): Footprint => new Footprint($id, 'U'.$id, 0, 0, mt_rand(300, 900), mt_rand(80, 500)), range(1, 9));
+            $room = new RoomLayout(mt_rand(3000, 7000), mt_rand(3000, 6000), 200, 800, [
+                ['name' => 'bench', 'x' => 1200, 'y' => 1200, 'width' => 900, 'depth' => 600],
+            ]);
+            $units = array_map(
+                static fn (int $id): Footprint => new Footprint($id, 'U'.$id, 0, 0, mt_rand(300, 900), mt_rand(80, 500)),
+                range(1, 9),
+            );
             $placed = $room->arrange([], $units);
             $room->check($placed);
             self::assertCount(9, $placed);
@@ -58,7 +69,20 @@ final class RoomLayoutTest extends TestCase
             new Footprint(11, 'A', 0, 0, 400, 400), new Footprint(12, 'B', 5600, 0, 400, 400),
             new Footprint(13, 'C', 500, 0, 400, 400), new Footprint(14, 'D', 5100, 0, 400, 400),
         ];
-        self::assertContains($room->walk($units), [[11, 13, 14, 12], [12, 14, 13, 11], [13, 11, 14, 12], [14, 12, 11, 13], [11, 13, 12, 14], [13, 11, 12, 14], [12, 14, 11, 13], [14, 12, 13, 11]], 'the two on the left follow each other');
+        self::assertContains(
+            $room->walk($units),
+            [
+                [11, 13, 14, 12],
+                [12, 14, 13, 11],
+                [13, 11, 14, 12],
+                [14, 12, 11, 13],
+                [11, 13, 12, 14],
+                [13, 11, 12, 14],
+                [12, 14, 11, 13],
+                [14, 12, 13, 11],
+            ],
+            'the two on the left follow each other',
+        );
     }
 
     public function testWhatCannotBeReachedComesLast(): void

@@ -66,9 +66,14 @@ final class RoundPlannerTest extends TestCase
     {
         mt_srand(6);
         for ($case = 0; $case < 15; ++$case) {
-            $obstacles = array_map(static fn (): Obstacle => new Obstacle(mt_rand(0, 3000), mt_rand(0, 3000), mt_rand(100, 900), mt_rand(100, 900)), range(1, mt_rand(1, 6)));
+            $obstacles = array_map(
+                static fn (): Obstacle => new Obstacle(mt_rand(0, 3000), mt_rand(0, 3000), mt_rand(100, 900), mt_rand(100, 900)),
+                range(1, mt_rand(1, 6)),
+            );
             $plan = new FloorPlan($obstacles);
-            $points = array_values(array_filter(array_map(static fn (): Point => new Point(mt_rand(-100, 4000), mt_rand(-100, 4000)), range(1, 12)), $plan->isFree(...)));
+            $points = array_values(
+                array_filter(array_map(static fn (): Point => new Point(mt_rand(-100, 4000), mt_rand(-100, 4000)), range(1, 12)), $plan->isFree(...)),
+            );
             $distances = $plan->distances($points);
             foreach ($points as $i => $one) {
                 foreach ($points as $j => $other) {

@@ -34,7 +34,11 @@ final class RoundTest extends TestCase
     public function testALowerLayerComesAfterWhatLiesOnIt(): void
     {
         $stops = [1 => new Stop(1, 'D6.b', 1, 500, 0, 1), 2 => new Stop(2, 'D6.a', 1, 500, 0, 0)];
-        $round = Round::past(Purpose::Pull, [new RoundLine(1, 1, 'below', 1, 1), new RoundLine(2, 2, 'above', 2, 1)], static fn (int $place): Stop => $stops[$place]);
+        $round = Round::past(
+            Purpose::Pull,
+            [new RoundLine(1, 1, 'below', 1, 1), new RoundLine(2, 2, 'above', 2, 1)],
+            static fn (int $place): Stop => $stops[$place],
+        );
         self::assertSame([2, 1], $this->places($round));
     }
 
@@ -62,7 +66,18 @@ final class RoundTest extends TestCase
     {
         return Round::past(
             $purpose,
-            array_map(static fn (array $line): RoundLine => new RoundLine($line[0], 100 + $line[0], 'thing '.$line[0], $line[1], 10, 20, $line[2] ?? false), $lines),
+            array_map(
+                static fn (array $line): RoundLine => new RoundLine(
+                    $line[0],
+                    100 + $line[0],
+                    'thing '.$line[0],
+                    $line[1],
+                    10,
+                    20,
+                    $line[2] ?? false,
+                ),
+                $lines,
+            ),
             static fn (int $place): Stop => new Stop($place, 'C'.$place, intdiv($place, 10), $place % 10, 0),
             [],
             $visited,

@@ -19,7 +19,10 @@ final class WalkingOrderTest extends TestCase
         mt_srand(3);
         for ($i = 0; $i < 50; ++$i) {
             shuffle($stops);
-            self::assertSame(['A2', 'A10', 'C1', 'C5.a', 'C5.b', 'H8'], array_map(static fn (Stop $stop): string => $stop->address, (new WalkingOrder())->of($stops)));
+            self::assertSame(
+                ['A2', 'A10', 'C1', 'C5.a', 'C5.b', 'H8'],
+                array_map(static fn (Stop $stop): string => $stop->address, (new WalkingOrder())->of($stops)),
+            );
         }
         self::assertSame([], (new WalkingOrder())->of([]));
     }

@@ -12,7 +12,18 @@ final class SpellingTest extends TestCase
 {
     public function testCountsSlips(): void
     {
-        foreach ([['gull', 'gull', 0], ['gull', 'gulls', 1], ['lighthouse', 'lighthosue', 1], ['harbour', 'harbor', 1], ['éider', 'eider', 1], ['', 'abc', 3], ['abc', '', 3], ['ca', 'abc', 3]] as [$one, $other, $distance]) {
+        foreach (
+            [
+                ['gull', 'gull', 0],
+                ['gull', 'gulls', 1],
+                ['lighthouse', 'lighthosue', 1],
+                ['harbour', 'harbor', 1],
+                ['éider', 'eider', 1],
+                ['', 'abc', 3],
+                ['abc', '', 3],
+                ['ca', 'abc', 3],
+            ] as [$one, $other, $distance]
+        ) {
             self::assertSame($distance, Spelling::distance($one, $other), $one.' '.$other);
         }
     }

@@ -40,7 +40,10 @@ final class WordsTest extends TestCase
     {
         self::assertSame('Everything is on tray 4.', RoundWords::onTray('tray 4', [NeedState::Taken, NeedState::Replaced]));
         self::assertSame('What was found is on tray 4; 1 line is still open.', RoundWords::onTray('tray 4', [NeedState::Taken, NeedState::Open]));
-        self::assertSame('What was found is on tray 4; 2 lines are still open, of 1 line there was fewer, 1 line is done without.', RoundWords::onTray('tray 4', [NeedState::Open, NeedState::Open, NeedState::Fewer, NeedState::NotHere]));
+        self::assertSame(
+            'What was found is on tray 4; 2 lines are still open, of 1 line there was fewer, 1 line is done without.',
+            RoundWords::onTray('tray 4', [NeedState::Open, NeedState::Open, NeedState::Fewer, NeedState::NotHere]),
+        );
     }
 
     public function testWhatBecameOfAKitIsSaidAsItIs(): void
@@ -62,7 +65,10 @@ final class WordsTest extends TestCase
         $back->kitIs('Mine', 'pulling');
         $back->kitGone('Mine');
         $back->stays('“Other” stays.');
-        self::assertSame('Petrel card is back in C2 and off the list again; Terns is back in C1; “Mine” is not planned any more. “Other” stays.', $back->sentence());
+        self::assertSame(
+            'Petrel card is back in C2 and off the list again; Terns is back in C1; “Mine” is not planned any more. “Other” stays.',
+            $back->sentence(),
+        );
     }
 
     public function testALineSaysHowMuchIsLeft(): void

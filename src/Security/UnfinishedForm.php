@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Web;
+namespace App\Security;
 
 use Symfony\Component\HttpFoundation\Session\SessionInterface;
 

@@ -1,0 +1,38 @@
+// What happens when a page comes in the place of another: where it is scrolled to, and what has the focus.
+import { main, note } from './dom.js';
+import { pageIsNew } from './find.js';
+import { showLit } from './room.js';
+
+const scrolls = new Map();
+
+function prepare() {
+    document.documentElement.classList.add('has-js');
+    const zone = document.querySelector('[data-time-zone]');
+    if (zone) zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    showLit();
+}
+
+function settle(page) {
+    const problem = page.querySelector('.field-error');
+    const focus = page.querySelector('[autofocus]');
+    const isDone = new URLSearchParams(location.search).has('done');
+    if (problem) problem.scrollIntoView({ block: 'center' });
+    else if (isDone && scrolls.has(location.pathname)) page.scrollTop = scrolls.get(location.pathname);
+    (problem ? page : focus ?? page).focus({ preventScroll: true });
+}
+
+document.addEventListener('htmx:beforeSwap', (event) => {
+    if (main() && event.detail.target === document.body) scrolls.set(location.pathname, main().scrollTop);
+});
+document.addEventListener('htmx:afterSettle', (event) => {
+    if (event.detail.target !== document.body) return;
+    pageIsNew();
+    prepare();
+    if (main()) settle(main());
+});
+// A request that could not be sent at all: say so, and keep the page as it is.
+document.addEventListener('htmx:sendError', () => {
+    if (!main() || main().querySelector('.offline')) return;
+    main().prepend(note('problem offline', 'alert', 'Lottel cannot be reached just now. Nothing is lost: press the button again when it is back.'));
+});
+prepare();

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use Lottel\Core\Tests\Arrows;
+use PHPUnit\Framework\TestCase;
+
+final class ArrowsTest extends TestCase
+{
+    /** What an area may know of. A new arrow is written down here on purpose, or it is not drawn. */
+    private const ALLOWED = [
+        'Bench' => ['Database', 'Demo', 'People', 'Stores'],
+        'Catalogue' => ['Database', 'Log', 'Steps', 'Stores', 'Web'],
+        'Console' => ['Database'],
+        'Database' => [],
+        'Demo' => ['Catalogue', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
+        'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
+        'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],
+        'Labels' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
+        'Log' => ['Database', 'Steps', 'Stores', 'Web'],
+        'Making' => ['Catalogue', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
+        'People' => ['Security', 'Steps', 'Stores', 'Web'],
+        'Rounds' => ['Catalogue', 'Database', 'Find', 'Kits', 'Labels', 'Log', 'Steps', 'Stores', 'Web'],
+        'Schema' => ['Catalogue', 'Kits', 'Security', 'Stores'],
+        'Security' => ['Database'],
+        'Steps' => ['Database', 'Security'],
+        'Stores' => ['Database', 'Steps', 'Web'],
+        'Undo' => ['Catalogue', 'Database', 'Find', 'Log', 'Security', 'Steps', 'Stores', 'Web'],
+        'Upkeep' => ['Catalogue', 'People', 'Security', 'Steps', 'Web'],
+        'Web' => ['Database', 'Security', 'Steps'],
+    ];
+
+    public function testTheAreasKnowOfEachOtherOneWay(): void
+    {
+        $arrows = self::arrows();
+        self::assertEqualsCanonicalizing(array_keys(self::ALLOWED), array_keys($arrows->from));
+        foreach ($arrows->from as $area => $known) {
+            self::assertSame([], array_diff($known, self::ALLOWED[$area]), "{$area} knows too much");
+            self::assertSame([], array_diff(self::ALLOWED[$area], $known), "{$area} need not know so much");
+        }
+        self::assertGreaterThan(4, \count($arrows->layers()), 'no circle');
+    }
+
+    public function testTheDrawingIsThatOfTheCode(): void
+    {
+        $drawn = (string) file_get_contents(\dirname(__DIR__).'/docs/arrows.md');
+        self::assertStringContainsString(self::arrows()->drawing('The application'), $drawn, 'Run bin/draw.');
+    }
+
+    private static function arrows(): Arrows
+    {
+        return Arrows::read(\dirname(__DIR__).'/src', 'App');
+    }
+}
