@@ -8,9 +8,11 @@ use App\Catalogue\Item;
 use App\Kits\KitDescription;
 use App\Kits\PlanKit;
 use App\Log\AuditReading;
+use App\Rounds\RoundReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Steps\WriteOnce;
+use Lottel\Core\Round\RoundLine;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Uid\Uuid;
 
@@ -202,5 +204,22 @@ final class KitStagesTest extends RoomTestCase
             'close' => ["/kits/{$this->kit}/close", []],
             default => ["/kits/{$this->kit}/needs", ['item' => $this->card->id, 'quantity' => '1']],
         };
+    }
+
+    /** Two lines of a list may want the same thing; what one takes is not there for the other. */
+    public function testTwoLinesAboutOneThingShareWhatIsThere(): void
+    {
+        $this->database()->insert('need', ['kit_id' => $this->kit, 'item_id' => $this->card->id, 'quantity' => 18, 'state' => 'open']);
+        $second = (int) $this->database()->lastInsertId();
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $round = $this->service(RoundReading::class)->ofPull($this->kit);
+        $place = (int) $this->place('C2')->id;
+        $takes = array_map(static fn (RoundLine $line): array => [$line->id === $second, $line->quantity], $round->at($place)->lines ?? []);
+        self::assertSame([[false, 5], [true, 15]], $takes);
+        self::assertSame([$second => 3], $round->nowhere);
+        $this->postAndFollow("/kits/{$this->kit}/pull/take", ['place' => 'C2', 'needs' => [$this->needId($this->kit, $this->card), $second]]);
+        self::assertSame(20, $this->balances($this->card)['tray 1'] ?? 0);
+        self::assertSame(['taken', 'open'], $this->database()->fetchFirstColumn('SELECT state FROM need WHERE item_id = ? ORDER BY id', [$this->card->id]));
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
     }
 }

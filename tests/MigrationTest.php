@@ -28,6 +28,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the first' => [1];
         yield 'the second' => [2];
         yield 'the third' => [3];
+        yield 'the fourth' => [4];
     }
 
     #[DataProvider('versions')]

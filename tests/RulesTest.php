@@ -201,10 +201,6 @@ final class RulesTest extends RoomTestCase
         yield 'a line that wants nothing' => ['UPDATE need SET quantity = 0', 'CHECK'];
         yield 'less than nothing taken' => ['UPDATE need SET taken = -1', 'CHECK'];
         yield 'an unknown state of a line' => ["UPDATE need SET state = 'perhaps'", 'CHECK'];
-        yield 'a thing twice on a list' => [
-            "INSERT INTO need (kit_id, item_id, quantity, state) SELECT kit_id, item_id, 1, 'open' FROM need LIMIT 1",
-            'UNIQUE',
-        ];
         yield 'a balance of nothing' => ['UPDATE balance SET quantity = 0 WHERE quantity > 0', 'CHECK'];
         yield 'a label for nothing' => ["INSERT INTO label_wish (format, reason, at) VALUES ('lid', 'x', '2026-01-01')", 'CHECK'];
         yield 'a label for both' => [

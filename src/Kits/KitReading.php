@@ -16,7 +16,7 @@ final readonly class KitReading
     private const KITS = <<<'SQL'
         SELECT k.*, p.address AS tray, (SELECT count(*) FROM need n WHERE n.kit_id = k.id) AS lines,
                (SELECT count(*) FROM need n WHERE n.kit_id = k.id AND n.state = 'open') AS open_lines,
-               (SELECT count(*) FROM balance b WHERE b.place_id = k.tray_id) AS out
+               (SELECT count(*) FROM kit_holder h JOIN balance b ON b.place_id = h.place_id WHERE h.kit_id = k.id) AS out
         FROM kit k LEFT JOIN place p ON p.id = k.tray_id
         SQL;
 
@@ -75,8 +75,8 @@ final readonly class KitReading
             'SELECT '.ThingLine::COLUMNS.", n.*, ri.name AS instead_name,
                     (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
                      WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
-                    (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray' JOIN kit k ON k.tray_id = p.id
-                     WHERE b.item_id = i.id AND k.id <> n.kit_id) AS on_trays,
+                    (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray' JOIN kit_holder k ON k.place_id = p.id
+                     WHERE b.item_id = i.id AND k.kit_id <> n.kit_id) AS on_trays,
                     (SELECT coalesce(sum(o.quantity - o.taken), 0) FROM need o JOIN kit k ON k.id = o.kit_id
                      WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND o.state = 'open' AND k.stage <> 'closed') AS wanted,
                     (SELECT group_concat(k.name, ', ') FROM need o JOIN kit k ON k.id = o.kit_id
@@ -95,8 +95,8 @@ final readonly class KitReading
     {
         $rows = $this->database->fetchAllAssociative(
             'SELECT '.ThingLine::COLUMNS.', b.quantity
-             FROM kit k JOIN balance b ON b.place_id = k.tray_id JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id
-             WHERE k.id = ? ORDER BY i.name',
+             FROM kit_holder k JOIN balance b ON b.place_id = k.place_id JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id
+             WHERE k.kit_id = ? ORDER BY i.name',
             [$kit],
         );
 

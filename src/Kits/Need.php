@@ -11,6 +11,7 @@ use Lottel\Core\Log\RefusedMovement;
 
 /** A line of a kit's list. Quantities as the item's tracking counts. */
 #[ORM\Entity]
+#[ORM\Index(name: 'need_kit', columns: ['kit_id', 'item_id'])]
 #[ORM\Index(name: 'need_item', columns: ['item_id'])]
 #[ORM\Index(name: 'need_instead_of', columns: ['instead_of_id'])]
 class Need

@@ -176,7 +176,7 @@ final readonly class PullItem
         $columns = $this->database->fetchAssociative(
             "SELECT p.address, k.name AS kit, a.name AS who
              FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray'
-             LEFT JOIN kit k ON k.tray_id = p.id
+             LEFT JOIN kit_holder o ON o.place_id = p.id LEFT JOIN kit k ON k.id = o.kit_id
              LEFT JOIN movement m ON m.id = (SELECT max(id) FROM movement WHERE item_id = b.item_id AND to_id = p.id)
              LEFT JOIN account a ON a.id = m.account_id
              WHERE b.item_id = ?",

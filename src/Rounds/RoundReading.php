@@ -167,6 +167,7 @@ final readonly class RoundReading
             $split = $this->plan->split($line->left, $here, $thing->homeId, $thing->tracking->movesWhole());
             foreach ($split['from'] as $place => $quantity) {
                 $lines[] = new RoundLine($line->id, $thing->id, $thing->name, $place, $quantity, $here[$place], $thing->isCarriedShort());
+                $stored[$thing->id][$place] -= $quantity;
             }
             if ($split['missing'] > 0) {
                 $nowhere[$line->id] = $split['missing'];

@@ -117,11 +117,6 @@ final class StepRefused extends \DomainException implements Refusal
         return new self('Tick what has been done first: '.$do);
     }
 
-    public static function needsAHome(string $item): self
-    {
-        return new self(\sprintf('%s has no home yet. Say where it goes.', $item));
-    }
-
     public static function addressIsTaken(string $address): self
     {
         return new self(\sprintf('There is a place %s already.', $address));

@@ -7,7 +7,6 @@ namespace App\Stores;
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\PlaceRule;
-use Lottel\Core\Filing\FilingScheme;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Furniture\Cell;
 use Lottel\Core\Furniture\Front;
@@ -233,11 +232,6 @@ class Place
             $other->saysColour,
         ];
         $this->alsoKinds = $other->alsoKinds;
-    }
-
-    public function filingScheme(): FilingScheme
-    {
-        return FilingScheme::parse($this->scheme);
     }
 
     public function rule(): PlaceRule

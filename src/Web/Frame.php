@@ -133,7 +133,7 @@ final class Frame implements ResetInterface
         return $this->trays ??= Row::each($this->database->fetchAllAssociative(
             'SELECT k.id, k.name, k.stage, k.due_on, k.out_since, CAST(substr(p.address, 6) AS INTEGER) AS number,
                     (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
-             FROM kit k JOIN place p ON p.id = k.tray_id ORDER BY number',
+             FROM kit_holder h JOIN kit k ON k.id = h.kit_id JOIN place p ON p.id = h.place_id ORDER BY number',
         ), $this->tray(...));
     }
 

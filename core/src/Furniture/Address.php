@@ -55,12 +55,6 @@ final readonly class Address implements \Stringable
         return (string) preg_replace('/[^A-Z].*$/s', '', $this->code);
     }
 
-    /** Returns below 0, 0 or above 0 in natural order: A2 before A10, C3 before C3.b before C4. */
-    public function compareTo(self $other): int
-    {
-        return self::compare($this->code, $other->code);
-    }
-
     /** Compares two printed addresses in natural order; also takes codes that are no addresses, such as a tray's. */
     public static function compare(string $a, string $b): int
     {

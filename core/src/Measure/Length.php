@@ -100,12 +100,6 @@ final readonly class Length
         return self::ofTicks($this->ticks - $other->ticks);
     }
 
-    /** Returns -1, 0 or 1 as this is shorter than, as long as, or longer than $other. */
-    public function compareTo(self $other): int
-    {
-        return $this->ticks <=> $other->ticks;
-    }
-
     /** Returns the length in inches; for drawing and statistics only, lengths are never computed in floats. */
     public function inches(): float
     {

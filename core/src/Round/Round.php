@@ -59,12 +59,6 @@ final readonly class Round
         return null;
     }
 
-    /** Returns how much of a line is to be taken at a place, 0 where none is. */
-    public function takeAt(int $place, int $line): int
-    {
-        return $this->at($place)?->line($line)->quantity ?? 0;
-    }
-
     /**
      * Returns the lines of a thing with the places where they are dealt with.
      *

@@ -18,7 +18,6 @@ final class RoundTest extends TestCase
         $round = $this->round(Purpose::Pull, [[1, 31], [2, 12], [3, 31], [4, 11]]);
         self::assertSame([11, 12, 31], $this->places($round));
         self::assertSame([1, 3], array_column($round->at(31)->lines ?? [], 'id'));
-        self::assertSame([10, 0, 0], [$round->takeAt(31, 1), $round->takeAt(31, 2), $round->takeAt(99, 1)]);
         self::assertSame(11, $round->next()?->at->place);
         self::assertSame([2], array_column($round->linesOf(102), 'id'));
     }
