@@ -322,4 +322,43 @@ final class FurnitureTest extends RoomTestCase
             $this->assertCode(403, $path);
         }
     }
+
+    /** The drawing follows numbers that are typed, and writes nothing; only the owner moves units. */
+    public function testTheDrawingOfAPlanFollowsTypedNumbers(): void
+    {
+        $this->furnish();
+        $unit = $this->number("SELECT id FROM unit WHERE letters = 'C'");
+        $room = $this->number('SELECT id FROM room');
+        $before = $this->database()->fetchAllAssociative('SELECT * FROM unit');
+        $asked = http_build_query(['unit' => [$unit], 'x' => ['1500 mm'], 'y' => ['10 in'], 'turn' => ['90']]);
+        $svg = $this->get("/stores/plan/{$room}/drawing?{$asked}");
+        $drawn = $svg->filter(".fp-unit[data-unit=\"{$unit}\"]");
+        self::assertSame(['translate(1500 254)', '90'], [$drawn->attr('transform'), $drawn->attr('data-turn')]);
+        self::assertSame('0', $drawn->attr('tabindex'));
+        $this->get("/stores/plan/{$room}/drawing?".http_build_query(['unit' => [$unit], 'x' => ['nowhere'], 'y' => ['-3'], 'turn' => ['45']]));
+        $this->assertCode(200, 'what cannot be read is drawn at the wall, and refused when it is kept');
+        self::assertSame($before, $this->database()->fetchAllAssociative('SELECT * FROM unit'));
+        $this->get('/stores/plan/99/drawing');
+        $this->assertCode(404);
+        $this->signIn('hank');
+        $this->get("/stores/plan/{$room}/drawing?{$asked}");
+        $this->assertCode(403);
+        $plan = $this->get('/stores/plan');
+        self::assertNull($plan->filter('.fp-unit')->attr('tabindex'), 'a helper sees it and moves nothing');
+    }
+
+    public function testInnerPlacesAreDrawnFromAbove(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/stores/places/C3/divide', ['division' => 'grid', 'rows' => '2', 'columns' => '3']);
+        $page = $this->get('/stores/places/C3');
+        self::assertCount(6, $page->filter('.cells a'));
+        self::assertEqualsCanonicalizing(['a', 'b', 'c', 'd', 'e', 'f'], $page->filter('.cells text:not(.cell-name)')->extract(['_text']));
+        $this->postAndFollow('/stores/places/C4/inner', ['label' => 'x', 'kind' => 'jar', 'inner_name' => 'beads', 'layer' => '0']);
+        $page = $this->get('/stores/places/C4');
+        self::assertCount(0, $page->filter('.cells'), 'what has no spot is only named');
+        self::assertStringContainsString('C4.x', $this->text());
+        $this->post('/stores/places/C4/inner', ['label' => 'y', 'kind' => 'rucksack', 'layer' => '0']);
+        $this->assertCode(422, 'there is no such thing to put inside');
+    }
 }

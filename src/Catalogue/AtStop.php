@@ -6,7 +6,6 @@ namespace App\Catalogue;
 
 use App\Stores\PlaceRow;
 use Lottel\Core\Filing\FilingPosition;
-use Lottel\Core\Log\Tracking;
 
 /** What a stop of a round needs to know of its place: how things stand there, and of each of its things where, and what goes with it. */
 final readonly class AtStop
@@ -50,14 +49,9 @@ final readonly class AtStop
             $this->contents,
             static fn (ThingRow $other): bool => $other->id !== $line->id
                 && $other->thing->kind === $line->kind
-                && self::canReplace($other->tracking, $line->tracking),
+                && $other->tracking->canReplace($line->tracking),
         );
 
         return \array_slice(array_values($alike), 0, self::MOST_LIKE);
-    }
-
-    private static function canReplace(Tracking $other, Tracking $wanted): bool
-    {
-        return $other === $wanted || $other->movesWhole();
     }
 }

@@ -7,11 +7,13 @@ namespace App\Stores;
 use App\Database\Row;
 use App\Steps\Unknown;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Furniture\Address;
 
 /** Places with what is written down about them. */
 final readonly class PlaceReading
 {
+    private const MOST_OF_SEASON = 12;
     private const PLACES = <<<'SQL'
         SELECT p.*, u.letters, u.name AS unit_name, u.caution, u.height AS unit_height, u.above_floor, u.template, o.address AS parent_address
         FROM place p LEFT JOIN unit u ON u.id = p.unit_id LEFT JOIN place o ON o.id = p.parent_id
@@ -52,20 +54,24 @@ final readonly class PlaceReading
         return Row::each($rows, PlaceRow::of(...));
     }
 
-    /** @return list<NamedPlace> the places that hold what belongs to a season: by what they say, or by most of what is in them */
-    public function ofSeason(string $season): array
+    /** @return list<NamedPlace> a few places that hold what belongs to a season */
+    public function ofSeason(Season $season): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "SELECT p.address, p.name, count(b.item_id) AS things
+            "SELECT p.address, p.name, nullif(p.season, '') AS says, count(b.item_id) AS things, coalesce(sum(i.season = :season), 0) AS of_it
              FROM place p LEFT JOIN balance b ON b.place_id = p.id LEFT JOIN item i ON i.id = b.item_id
              WHERE p.nature = 'storage' AND p.retired_at IS NULL AND p.id IN (
                  SELECT id FROM place WHERE season = :season
                  UNION SELECT b2.place_id FROM item i2 JOIN balance b2 ON b2.item_id = i2.id WHERE i2.season = :season)
-             GROUP BY p.id HAVING p.season = :season OR sum(i.season = :season) * 2 > count(b.item_id) ORDER BY p.address LIMIT 12",
-            ['season' => $season],
+             GROUP BY p.id ORDER BY p.address",
+            ['season' => $season->value],
+        );
+        $of = array_filter(
+            Row::each($rows, static fn (Row $row): Row => $row),
+            static fn (Row $row): bool => $season->isOf($row->oneOrNull('says', Season::class), $row->int('of_it'), $row->int('things')),
         );
 
-        return Row::each($rows, NamedPlace::of(...));
+        return \array_slice(array_map(NamedPlace::of(...), array_values($of)), 0, self::MOST_OF_SEASON);
     }
 
     /** @return list<InnerRow> */

@@ -23,7 +23,7 @@ final class StoresController extends Page
 
         return $this->render('stores/index.html.twig', [
             'season' => $season,
-            'in_season' => $this->places->ofSeason($season->value),
+            'in_season' => $this->places->ofSeason($season),
             'units' => $this->room->units(),
             'places' => $this->room->placesByUnit(),
         ]);

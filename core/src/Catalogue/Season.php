@@ -22,4 +22,14 @@ enum Season: string
             default => self::Winter,
         };
     }
+
+    /**
+     * Whether a place is one of this season: by what it says, or by most of what is in it.
+     *
+     * @param int $ofIt how many of its $things are of this season
+     */
+    public function isOf(?self $says, int $ofIt, int $things): bool
+    {
+        return $this === $says || 2 * $ofIt > $things;
+    }
 }

@@ -32,6 +32,12 @@ enum Tracking: string
         }
     }
 
+    /** Whether so much of a thing that is counted so can be taken instead of what is $wanted, without asking how much. */
+    public function canReplace(self $wanted): bool
+    {
+        return $this === $wanted || $this->movesWhole();
+    }
+
     /** Whether it is one thing, which is there or not. */
     public function isSingle(): bool
     {

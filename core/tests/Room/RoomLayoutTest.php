@@ -23,6 +23,24 @@ final class RoomLayoutTest extends TestCase
         self::assertEquals(new Point(1950, 700), $chest->at(1000, 500, 270)->stand());
     }
 
+    /** Seeded: the front is the side on which one stands, however a unit is turned. */
+    public function testTheFrontIsTheSideOnWhichOneStands(): void
+    {
+        mt_srand(12);
+        foreach ([0, 90, 180, 270] as $turn) {
+            for ($case = 0; $case < 50; ++$case) {
+                $unit = new Footprint(1, 'A', mt_rand(0, 900), mt_rand(0, 900), mt_rand(200, 900), mt_rand(100, 500), $turn);
+                [$from, $to] = $unit->front();
+                $middle = new Point($unit->x + ($from->x + $to->x) / 2, $unit->y + ($from->y + $to->y) / 2);
+                self::assertEqualsWithDelta($unit->width, $from->distanceTo($to), 1e-9, 'a front is as long as the unit is wide');
+                foreach ([[0, 0], [0, 1], [1, 0], [1, 1]] as [$right, $down]) {
+                    $corner = new Point($unit->x + $right * $unit->across(), $unit->y + $down * $unit->down());
+                    self::assertLessThanOrEqual($corner->distanceTo($unit->stand()) + 1e-9, $middle->distanceTo($unit->stand()));
+                }
+            }
+        }
+    }
+
     public function testNothingStandsOutsideTheWallsOrInAnother(): void
     {
         $room = new RoomLayout(4000, 3000);
