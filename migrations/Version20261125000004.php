@@ -27,7 +27,10 @@ final class Version20261125000004 extends AbstractMigration
 
     public function preUp(Schema $schema): void
     {
-        (new TableRebuild($this->connection))->rebuild('need', static fn (string $made): string => (string) preg_replace('/,\s*UNIQUE \(kit_id, item_id\)/', '', $made));
+        (new TableRebuild($this->connection))->rebuild(
+            'need',
+            static fn (string $made): string => (string) preg_replace('/,\s*UNIQUE \(kit_id, item_id\)/', '', $made),
+        );
     }
 
     public function up(Schema $schema): void

@@ -49,7 +49,10 @@ final class LabelsTest extends RoomTestCase
     /** @return list<string> what the codes in a picture say */
     private function codesIn(string $png): array
     {
-        $read = array_filter(explode("\n", trim($this->run_($png, 'png', 'zbarimg', '--quiet', '--raw', '-Sdisable', '-Sqrcode.enable', 'FILE'))), static fn (string $line): bool => '' !== $line);
+        $read = array_filter(
+            explode("\n", trim($this->run_($png, 'png', 'zbarimg', '--quiet', '--raw', '-Sdisable', '-Sqrcode.enable', 'FILE'))),
+            static fn (string $line): bool => '' !== $line,
+        );
         sort($read);
 
         return $read;

@@ -93,7 +93,9 @@ final class TableRebuildTest extends OwnFileTestCase
     private function schema(): array
     {
         $made = [];
-        foreach ($this->database()->fetchAllAssociative("SELECT type || ' ' || name AS what, sql FROM sqlite_master WHERE sql IS NOT NULL ORDER BY 1") as $columns) {
+        foreach (
+            $this->database()->fetchAllAssociative("SELECT type || ' ' || name AS what, sql FROM sqlite_master WHERE sql IS NOT NULL ORDER BY 1") as $columns
+        ) {
             $row = new Row($columns);
             $made[$row->text('what')] = (string) preg_replace('/^CREATE TABLE "?(\w+)"?/', 'CREATE TABLE $1', $row->text('sql'));
         }

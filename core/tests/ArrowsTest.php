@@ -40,7 +40,11 @@ final class ArrowsTest extends TestCase
 
     public function testTheDrawingIsThatOfTheCode(): void
     {
-        self::assertStringContainsString(self::arrows()->drawing('The core'), (string) file_get_contents(\dirname(__DIR__, 2).'/docs/arrows.md'), 'Run bin/draw.');
+        self::assertStringContainsString(
+            self::arrows()->drawing('The core'),
+            (string) file_get_contents(\dirname(__DIR__, 2).'/docs/arrows.md'),
+            'Run bin/draw.',
+        );
     }
 
     private static function arrows(): Arrows

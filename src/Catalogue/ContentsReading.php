@@ -76,7 +76,7 @@ final readonly class ContentsReading
     public function atStop(string $address, int $place, array $items): AtStop
     {
         $row = $this->places->place($address);
-        $scheme = $row->scheme ?? FilingScheme::parse('name');
+        $scheme = $row?->scheme() ?? FilingScheme::parse('name');
         $contents = $this->of($place, $scheme);
         $others = self::things($contents);
         $concerned = $this->items->things($items);

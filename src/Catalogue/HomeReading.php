@@ -242,7 +242,7 @@ final class HomeReading
     /** How high the middle of the front is that is seen around a place, in millimetres above the floor. */
     private function height(PlaceRow $place): int
     {
-        $front = $this->room->places()[$this->room->frontOf($place->id) ?? 0]->front ?? null;
+        $front = $this->room->place($this->room->frontOf($place->id) ?? 0)?->front;
 
         return $front?->middleAboveFloor($place->unitHeight, $place->aboveFloor)->wholeMillimetres() ?? 0;
     }

@@ -164,13 +164,15 @@ final class PlaceController extends Page
     private function show(string $address, ?Problem $problem, ?ThingsPreview $preview = null): Response
     {
         $place = $this->reading->inUse($address);
-        $contents = $this->contents->of($place->id, $place->scheme);
+        $scheme = $place->scheme();
+        $contents = $this->contents->of($place->id, $scheme);
         $out = $this->contents->outOf($place->id);
 
         return $this->render('catalogue/place.html.twig', [
             'place' => $place,
+            'scheme' => $scheme,
             'contents' => $contents,
-            'strip' => $this->contents->withGaps($contents, $out, $place->scheme),
+            'strip' => $this->contents->withGaps($contents, $out, $scheme),
             'out' => $out,
             'inner' => $this->reading->inner($place->id),
             'facts' => $this->homes->facts($place, $contents),

@@ -75,7 +75,8 @@ final readonly class KitReading
             'SELECT '.ThingLine::COLUMNS.", n.*, ri.name AS instead_name,
                     (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
                      WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
-                    (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray' JOIN kit_holder k ON k.place_id = p.id
+                    (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray'
+                     JOIN kit_holder k ON k.place_id = p.id
                      WHERE b.item_id = i.id AND k.kit_id <> n.kit_id) AS on_trays,
                     (SELECT coalesce(sum(o.quantity - o.taken), 0) FROM need o JOIN kit k ON k.id = o.kit_id
                      WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND o.state = 'open' AND k.stage <> 'closed') AS wanted,

@@ -24,7 +24,7 @@ final readonly class MakeLabels
 
     public function ofPlace(LabelledPlace $place, LabelFormat $format, bool $hasCode): LabelText
     {
-        $contents = LabelFormat::Contents === $format ? array_map(self::inList(...), $this->contents->of($place->id, $place->scheme)) : [];
+        $contents = LabelFormat::Contents === $format ? array_map(self::inList(...), $this->contents->of($place->id, $place->scheme())) : [];
         $lines = LabelFormat::Layer === $format
             ? [\sprintf('under %s%s', null === $place->parentAddress ? '' : $place->parentAddress.': ', $place->name)]
             : [$place->name];

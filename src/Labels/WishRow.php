@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Labels;
 
 use App\Database\Row;
-use Lottel\Core\Filing\FilingScheme;
 use Lottel\Core\Label\LabelFormat;
 
 /** A label that waits to be printed, of a place or of an item. */
@@ -34,7 +33,7 @@ final readonly class WishRow
                 $row->text('address'),
                 $row->text('place_name'),
                 $row->textOrNull('parent_address'),
-                FilingScheme::parse($row->text('scheme')),
+                $row->text('scheme'),
             ),
             null === $item ? null : new LabelledItem(
                 $item,

@@ -7,48 +7,31 @@ namespace App\Stores;
 /** The front of a place as it is drawn, all but what of it is out and whether it is lit. */
 final readonly class FrontMark
 {
-    /** @param float $x of the disc that a lit front may carry */
+    /**
+     * @param string $link where it leads and what it is, as attributes
+     * @param string $disc where the disc of a lit front goes
+     */
     public function __construct(
         public int $id,
-        public string $address,
-        public string $url,
-        public string $says,
-        public string $front,
-        public string $gap,
-        public string $label,
-        public float $x,
-        public float $y,
+        private string $link,
+        private string $says,
+        private string $front,
+        private string $gap,
+        private string $label,
+        private string $disc,
     ) {
     }
 
     public function drawn(int $out, bool $isLit): string
     {
-        $classes = 'place'.($isLit ? ' lit' : '').(0 === $out ? '' : ' out');
-
-        return \sprintf(
-            '<a class="%s" href="%s" tabindex="%d" data-address="%s" data-place="%d" data-disc="%.1f %.1f"><title>%s%s</title>%s%s%s</a>',
-            $classes,
-            $this->url,
-            $isLit ? 0 : -1,
-            $this->address,
-            $this->id,
-            $this->x,
-            $this->y,
-            $this->says,
-            0 === $out ? '' : " · {$out} out",
-            $this->front,
-            0 === $out ? '' : $this->gap,
-            $this->label,
-        );
+        return '<a class="place'.($isLit ? ' lit' : '').(0 === $out ? '' : ' out').'" tabindex="'.($isLit ? '0' : '-1').'" '.$this->link
+            .'><title>'.$this->says.(0 === $out ? '' : " · {$out} out").'</title>'
+            .$this->front.(0 === $out ? '' : $this->gap).$this->label.'</a>';
     }
 
     public function disc(string $text): string
     {
-        return \sprintf(
-            '<g class="disc" aria-hidden="true" transform="translate(%.1f %.1f)"><circle r="9"/><text y="4">%s</text></g>',
-            $this->x,
-            $this->y,
-            htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8'),
-        );
+        return '<g class="disc" aria-hidden="true" transform="translate('.$this->disc.')"><circle r="9"/><text y="4">'
+            .htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8').'</text></g>';
     }
 }

@@ -23,13 +23,17 @@ final class PlaceForm
     {
         $said = new PlaceDescription(
             name: $input->text('name', 120),
-            scheme: FilingScheme::parse(implode(',', array_filter([$input->text('scheme', 20), $input->text('scheme_then', 20)], static fn (string $by): bool => '' !== $by))),
+            scheme: FilingScheme::parse(
+                implode(',', array_filter([$input->text('scheme', 20), $input->text('scheme_then', 20)], static fn (string $by): bool => '' !== $by)),
+            ),
             kind: Kind::tryFrom($input->text('says_kind', 20)),
             maker: $input->text('says_maker', 120),
             theme: $input->text('says_theme', 120),
             colour: Family::tryFrom($input->text('says_colour', 20)),
             season: Season::tryFrom($input->text('season', 10)),
-            alsoKinds: array_values(array_filter(array_map(Kind::tryFrom(...), array_unique($input->list('also_kinds'))), static fn (?Kind $kind): bool => null !== $kind)),
+            alsoKinds: array_values(
+                array_filter(array_map(Kind::tryFrom(...), array_unique($input->list('also_kinds'))), static fn (?Kind $kind): bool => null !== $kind),
+            ),
             width: $input->length('inner_width', 5000),
             height: $input->length('inner_height', 5000),
             depth: $input->length('inner_depth', 5000),

@@ -25,7 +25,7 @@ final readonly class PlaceRow
         public ?string $parentAddress,
         public int $layer,
         public ?Front $front,
-        public FilingScheme $scheme,
+        private string $filedBy,
         public ?Kind $saysKind,
         public string $saysMaker,
         public string $saysTheme,
@@ -58,7 +58,7 @@ final readonly class PlaceRow
             $row->textOrNull('parent_address'),
             $row->int('layer'),
             FrontRow::front($row),
-            FilingScheme::parse($row->text('scheme')),
+            $row->text('scheme'),
             $row->oneOrNull('says_kind', Kind::class),
             $row->text('says_maker'),
             $row->text('says_theme'),
@@ -79,6 +79,11 @@ final readonly class PlaceRow
             $row->lengthOrNull('above_floor') ?? Length::ofTicks(0),
             UnitTemplate::tryFrom($row->textOrNull('template') ?? '') ?? UnitTemplate::Shelf,
         );
+    }
+
+    public function scheme(): FilingScheme
+    {
+        return FilingScheme::parse($this->filedBy);
     }
 
     /** Whether it is a place of the furniture that is in use. */

@@ -205,10 +205,17 @@ final class RoomDrawing
 
     private function mark(FrontRow $place, float $left, float $top, float $width, float $height, float $font): FrontMark
     {
+        $disc = \sprintf('%.1f %.1f', $left + $width - 3, $top + 2);
+
         return new FrontMark(
             $place->id,
-            self::escape($place->address),
-            self::escape($this->placeUrl.rawurlencode($place->address)),
+            \sprintf(
+                'href="%s" data-address="%s" data-place="%d" data-disc="%s"',
+                self::escape($this->placeUrl.rawurlencode($place->address)),
+                self::escape($place->address),
+                $place->id,
+                $disc,
+            ),
             self::escape($place->address.' · '.$place->title),
             \sprintf('<rect class="front" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>', $left, $top, $width, $height),
             \sprintf(
@@ -219,8 +226,7 @@ final class RoomDrawing
                 max(1, $height - 3),
             ),
             $this->label($place->address, $left, $top, $width, $height, max(8.0, min($font, $height - 3))),
-            $left + $width - 3,
-            $top + 2,
+            $disc,
         );
     }
 

@@ -19,11 +19,11 @@ final class RoomReading implements ResetInterface
     /** @var array<int, UnitRow>|null */
     private ?array $units = null;
 
-    /** @var array<int, FrontRow>|null */
-    private ?array $places = null;
+    /** @var array<int, array<string, mixed>>|null as the database gives them, since a page needs few of them as places */
+    private ?array $columns = null;
 
-    /** @var array<string, string> */
-    private array $versions = [];
+    /** @var array<int, FrontRow> */
+    private array $places = [];
 
     public function __construct(private readonly Connection $database)
     {
@@ -31,18 +31,22 @@ final class RoomReading implements ResetInterface
 
     public function reset(): void
     {
-        $this->units = $this->places = null;
-        $this->versions = [];
+        $this->units = $this->columns = null;
+        $this->places = [];
     }
 
     /** @return array<int, UnitRow> the units by id, in walking order */
     public function units(): array
     {
-        return $this->units ??= $this->byId(
-            'units',
-            $this->database->fetchAllAssociative("SELECT * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id"),
-            UnitRow::of(...),
-        );
+        if (null === $this->units) {
+            $this->units = [];
+            foreach ($this->database->fetchAllAssociative("SELECT * FROM unit WHERE letters NOT LIKE '~%' ORDER BY walk, id") as $columns) {
+                $unit = UnitRow::of(new Row($columns));
+                $this->units[$unit->id] = $unit;
+            }
+        }
+
+        return $this->units;
     }
 
     /** @throws Unknown if no unit in the room has these letters */
@@ -59,30 +63,36 @@ final class RoomReading implements ResetInterface
     /** @return array<int, FrontRow> all storage places by id */
     public function places(): array
     {
-        return $this->places ??= $this->byId('places', $this->database->fetchAllAssociative(
-            "SELECT id, unit_id, parent_id, address, name, kind, layer, front_x, front_y, front_width, front_height
-             FROM place WHERE nature = 'storage' AND retired_at IS NULL ORDER BY unit_id, front_y, front_x, id",
-        ), FrontRow::of(...));
+        $places = [];
+        foreach (array_keys($this->columns()) as $id) {
+            $places[$id] = $this->known($id);
+        }
+
+        return $places;
+    }
+
+    /** Returns a storage place that is in use, null where there is none. */
+    public function place(int $id): ?FrontRow
+    {
+        return isset($this->columns()[$id]) ? $this->known($id) : null;
     }
 
     /** Returns what is another text whenever the units or the places of the room have changed. */
     public function version(): string
     {
-        $this->units();
-        $this->places();
-
-        return hash('xxh128', ($this->versions['units'] ?? '').($this->versions['places'] ?? ''));
+        return hash('xxh128', serialize([$this->units(), $this->columns()]));
     }
 
     /** Returns the place whose front is seen in the room, around any inner place. */
     public function frontOf(int $place): ?int
     {
-        $places = $this->places();
-        for ($depth = 0; $depth < self::MOST_INNER && isset($places[$place]); ++$depth) {
-            if (null !== $places[$place]->front) {
+        $columns = $this->columns();
+        for ($depth = 0; $depth < self::MOST_INNER && isset($columns[$place]); ++$depth) {
+            if (null !== $columns[$place]['front_x']) {
                 return $place;
             }
-            $place = (int) $places[$place]->parentId;
+            $parent = $columns[$place]['parent_id'];
+            $place = \is_int($parent) ? $parent : 0;
         }
 
         return null;
@@ -147,8 +157,8 @@ final class RoomReading implements ResetInterface
     /** Returns a place as a stop of a round. */
     public function stop(int $place): ?Stop
     {
-        $row = $this->places()[$place] ?? null;
-        $seen = $this->places()[$this->frontOf($place) ?? 0]->front ?? null;
+        $row = $this->place($place);
+        $seen = $this->place($this->frontOf($place) ?? 0)?->front;
 
         return null === $row || null === $seen
             ? null
@@ -181,23 +191,20 @@ final class RoomReading implements ResetInterface
         return $byUnit;
     }
 
-    /**
-     * @template T of UnitRow|FrontRow
-     *
-     * @param list<array<string, mixed>> $rows
-     * @param callable(Row): T $build
-     *
-     * @return array<int, T>
-     */
-    private function byId(string $what, array $rows, callable $build): array
+    private function known(int $id): FrontRow
     {
-        $this->versions[$what] = hash('xxh128', serialize($rows));
-        $built = [];
-        foreach ($rows as $columns) {
-            $one = $build(new Row($columns));
-            $built[$one->id] = $one;
-        }
+        return $this->places[$id] ??= FrontRow::of(new Row($this->columns()[$id]));
+    }
 
-        return $built;
+    /** @return array<int, array<string, mixed>> by place */
+    private function columns(): array
+    {
+        /** @var array<int, array<string, mixed>> $columns */
+        $columns = $this->columns ?? $this->database->fetchAllAssociativeIndexed(
+            "SELECT id AS k, id, unit_id, parent_id, address, name, kind, layer, front_x, front_y, front_width, front_height
+             FROM place WHERE nature = 'storage' AND retired_at IS NULL ORDER BY unit_id, front_y, front_x, id",
+        );
+
+        return $this->columns = $columns;
     }
 }

@@ -172,7 +172,10 @@ final class Input
         if ('' === $text) {
             return null;
         }
-        $date = 1 !== preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}$/D', $text) ? false : \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
+        $date =
+            1 !== preg_match('/^[0-9]{4}-[0-9]{2}-[0-9]{2}$/D', $text)
+                ? false
+                : \DateTimeImmutable::createFromFormat('!Y-m-d', $text, new \DateTimeZone('UTC'));
         if (false === $date || $date->format('Y-m-d') !== $text) {
             $this->refuse($field, 'Write the day like 2026-12-24.');
 

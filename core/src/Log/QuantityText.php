@@ -48,7 +48,9 @@ final readonly class QuantityText
             return Tracking::Level;
         }
 
-        return 1 === preg_match('/^[\d\s.,\/¼½¾⅛⅜⅝⅞]*\d?\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yds?|yards?|["″”\'′’])\.?$/uD', $plain) ? Tracking::Length : null;
+        return 1 === preg_match('/^[\d\s.,\/¼½¾⅛⅜⅝⅞]*\d?\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yds?|yards?|["″”\'′’])\.?$/uD', $plain)
+            ? Tracking::Length
+            : null;
     }
 
     /** Returns the quantity in words, such as `12`, `4¼ in` or `¾ full`. */

@@ -86,7 +86,10 @@ final class PlannerPartsTest extends TestCase
                     }
                     $root = new Part(0, 0, $width, $height);
                     if ($blocks->carve($root, $set, $width, $height)) {
-                        self::assertEqualsCanonicalizing(array_keys(array_filter($sets->counts[$set], static fn (int $count): bool => 0 !== $count)), array_keys($root->pieces()));
+                        self::assertEqualsCanonicalizing(
+                            array_keys(array_filter($sets->counts[$set], static fn (int $count): bool => 0 !== $count)),
+                            array_keys($root->pieces()),
+                        );
                     } else {
                         self::assertNotEquals(new Trimmer(), $trimmer, 'only limits can stand in the way');
                     }

@@ -24,7 +24,10 @@ final class FrontTest extends TestCase
 
     public function testAWholeMillimetreIsRoundedDown(): void
     {
-        self::assertSame([0, 1, 25], [Length::ofTicks(319)->wholeMillimetres(), Length::ofTicks(320)->wholeMillimetres(), Length::ofInches(1)->wholeMillimetres()]);
+        self::assertSame(
+            [0, 1, 25],
+            [Length::ofTicks(319)->wholeMillimetres(), Length::ofTicks(320)->wholeMillimetres(), Length::ofInches(1)->wholeMillimetres()],
+        );
     }
 
     /** Seeded: parts side by side, or one above the other, make the whole again, two by two. */
@@ -41,7 +44,12 @@ final class FrontTest extends TestCase
             }
             self::assertEquals($whole, $joined);
         }
-        self::assertNull((new Front(self::mm(0), self::mm(0), self::mm(10), self::mm(10)))->joined(new Front(self::mm(20), self::mm(0), self::mm(10), self::mm(10))), 'a gap');
+        self::assertNull(
+            (new Front(self::mm(0), self::mm(0), self::mm(10), self::mm(10)))->joined(
+                new Front(self::mm(20), self::mm(0), self::mm(10), self::mm(10)),
+            ),
+            'a gap',
+        );
     }
 
     public function testAPlaceOutOfUseKeepsItsAddressBehindATail(): void
@@ -63,7 +71,10 @@ final class FrontTest extends TestCase
 
     public function testWhatIsPutInsideHasAName(): void
     {
-        self::assertSame(['tray', 'box', 'pouch', 'binder page', 'folder', 'jar'], array_map(static fn (Container $one): string => $one->label(), Container::cases()));
+        self::assertSame(
+            ['tray', 'box', 'pouch', 'binder page', 'folder', 'jar'],
+            array_map(static fn (Container $one): string => $one->label(), Container::cases()),
+        );
         self::assertSame(['front and back', 'a grid'], [Division::FrontBack->inWords(), Division::Grid->inWords()]);
     }
 
