@@ -259,4 +259,13 @@ final class PlannerPartsTest extends TestCase
             self::assertSame($piece->quantity, $placed[$index] + ($plan->unplaced[$index] ?? 0));
         }
     }
+
+    public function testAPieceThatNoScrapHoldsCountsForASheetHoweverManyScrapsThereAre(): void
+    {
+        $small = array_map(static fn (int $i): Piece => new Piece('s'.$i, 10 + $i, 10, 2, true, ''), range(1, 12));
+        $scraps = new Stock('scrap', 30, 30, 90, '', false);
+        $sheet = new Stock('sheet', 200, 200, 4, '', true);
+        self::assertSame(0, (new SheetBound())->of($small, [$scraps, $sheet]));
+        self::assertSame(1, (new SheetBound())->of([...$small, new Piece('big', 150, 150, 1, true, '')], [$scraps, $sheet]));
+    }
 }
