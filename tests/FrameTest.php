@@ -87,14 +87,20 @@ final class FrameTest extends RoomTestCase
     public function testTheRoomIsDrawnFromItsData(): void
     {
         $this->furnish();
-        $svg = new Crawler($this->service(RoomDrawing::class)->room([(int) $this->place('C2')->id => '1', (int) $this->place('C4')->id => '']));
+        $room = new Crawler($this->service(RoomDrawing::class)->room([(int) $this->place('C2')->id => '1', (int) $this->place('C4')->id => '']));
+        self::assertSame(
+            ['beside', 'above', 'outlines'],
+            $room->filter('.room-view')->each(static fn (Crawler $view): string => substr((string) $view->attr('class'), 10)),
+        );
+        $svg = $room->filter('.beside');
         self::assertSame(['C1', 'C2', 'C3', 'C4', 'C5'], $svg->filter('a.place')->extract(['data-address']));
         self::assertSame(['C2', 'C4'], $svg->filter('a.place.lit')->extract(['data-address']));
         self::assertSame(['1'], $svg->filter('.disc text')->extract(['_text']), 'what is only lit has no disc');
         self::assertSame(['-1', '0', '-1', '0', '-1'], $svg->filter('a.place')->extract(['tabindex']), 'only what is lit is a stop of the Tab key');
         $heights = $svg->filter('.front')->extract(['height']);
         self::assertCount(1, array_flip(array_map(Row::word(...), $heights)), 'five equal drawers');
-        self::assertSame('north wall', $svg->filter('.wall')->text());
+        self::assertSame('North wall', $svg->filter('.wall')->text());
+        self::assertSame('1 unit · 5 places', $svg->filter('.wall-count')->text());
     }
 
     public function testNamesInTheDrawingAreHarmless(): void
@@ -115,10 +121,10 @@ final class FrameTest extends RoomTestCase
         $this->postAndFollow('/stores/places/C3.a/inner', ['label' => 'b', 'kind' => 'pouch', 'inner_name' => 'pouch', 'layer' => '1']);
         [$item] = $this->putInto('C3.a.b', 'Hidden thing');
         $page = $this->get("/items/{$item->id}");
-        self::assertSame(['C3'], $page->filter('a.place.lit')->extract(['data-address']));
+        self::assertSame(['C3'], $page->filter('.beside a.place.lit')->extract(['data-address']));
         $kit = $this->planKit('Hidden', [[$item, 1]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         $page = $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C3.a.b', 'needs' => [$this->needId($kit, $item)]]);
-        self::assertSame(['C3'], $page->filter('a.place.out')->extract(['data-address']), 'what is out of an inner place shows on its front');
+        self::assertSame(['C3'], $page->filter('.beside a.place.out')->extract(['data-address']), 'what is out of an inner place shows on its front');
     }
 }

@@ -73,7 +73,7 @@ final class RulesTest extends RoomTestCase
 
     public function testStopsAreLitByTheirNumbers(): void
     {
-        $numbers = fn (): array => $this->get("/kits/{$this->kit}/pull")->filter('.room-drawing .disc text')->each(static fn ($text): string => $text->text());
+        $numbers = fn (): array => $this->get("/kits/{$this->kit}/pull")->filter('.beside .disc text')->each(static fn ($text): string => $text->text());
         self::assertSame(['1', '2', '3'], $numbers());
         $this->postAndFollow("/kits/{$this->kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($this->kit, $this->gulls)]]);
         self::assertSame(['2', '3'], $numbers(), 'what is done keeps its number');

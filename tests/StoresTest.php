@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\People\OpenRoom;
+use Symfony\Component\DomCrawler\Crawler;
 
 final class StoresTest extends RoomTestCase
 {
@@ -87,7 +88,7 @@ final class StoresTest extends RoomTestCase
             self::assertStringNotContainsString('Lighthouse & gulls', $this->text());
         }
         $page = $this->get('/find?q=guide');
-        self::assertCount(1, $page->filter('.room-drawing a.place.lit'), 'its drawer lights up in the room');
+        self::assertCount(1, $page->filter('.beside a.place.lit'), 'its drawer lights up in the room');
         $kit = $this->planKit('Gulls', [[$gulls, 1]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $gulls)]]);
@@ -101,7 +102,7 @@ final class StoresTest extends RoomTestCase
         $this->putInto('C1', 'Tern');
         $this->browser->request('GET', '/find?q=te', [], [], ['HTTP_HX_REQUEST' => 'true', 'HTTP_HX_TARGET' => 'results']);
         $html = (string) $this->browser->getResponse()->getContent();
-        self::assertStringContainsString('data-lights="{', $html);
+        self::assertSame(['C1'], (new Crawler($html))->filter('#room-drawing[hx-swap-oob] .beside a.place.lit')->extract(['data-address']));
         self::assertStringNotContainsString('<html', $html);
     }
 
@@ -117,7 +118,7 @@ final class StoresTest extends RoomTestCase
         $page = $this->get('/stores/places/C1');
         self::assertStringContainsString('Out of here', $this->text());
         self::assertStringContainsString('tray 1 · Yawls', $this->text());
-        self::assertCount(1, $page->filter('.room-drawing a.place.out'));
+        self::assertCount(1, $page->filter('.beside a.place.out'));
         self::assertStringContainsString('C1 → tray 1', $page->filter('.log-lines')->text());
         $this->get("/items/{$items[0]->id}");
         self::assertStringContainsString('last, behind Kelp 10', $this->text());

@@ -1,6 +1,4 @@
 // Finding: results appear while one types, and the room shows what was found; afterwards it shows again what its page is about.
-import { lightUp } from './room.js';
-
 const HITS = '#results .place-card, #results .name a';
 let roomOfPage = null;
 
@@ -39,8 +37,4 @@ document.addEventListener('htmx:beforeRequest', (event) => {
 });
 document.addEventListener('htmx:afterSettle', () => {
     if (roomOfPage !== null && field()?.value.trim() === '') closeResults();
-});
-document.addEventListener('htmx:afterSwap', (event) => {
-    const lights = event.detail.target.id === 'results' && event.detail.target.querySelector('[data-lights]');
-    if (lights) lightUp(JSON.parse(lights.dataset.lights));
 });

@@ -1,7 +1,6 @@
 // What happens when a page comes in the place of another: where it is scrolled to, and what has the focus.
 import { main, note } from './dom.js';
 import { pageIsNew } from './find.js';
-import { showLit } from './room.js';
 
 const scrolls = new Map();
 
@@ -9,7 +8,6 @@ function prepare() {
     document.documentElement.classList.add('has-js');
     const zone = document.querySelector('[data-time-zone]');
     if (zone) zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone;
-    showLit();
 }
 
 function settle(page) {

@@ -1,35 +1,5 @@
-// The drawing of the room: what lights up in it, walking in it with the arrow keys, and making a drawing larger.
+// The drawing of the room: walking in it with the arrow keys, and making larger what is too small for a finger.
 import { on } from './dom.js';
-
-const SVG = 'http://www.w3.org/2000/svg';
-
-/** A disc with a number, where the drawing says that the disc of a place goes. */
-function disc(place, text) {
-    const use = document.createElementNS(SVG, 'g');
-    use.setAttribute('class', 'disc');
-    use.setAttribute('aria-hidden', 'true');
-    use.setAttribute('transform', `translate(${place.dataset.disc})`);
-    const circle = document.createElementNS(SVG, 'circle');
-    circle.setAttribute('r', '9');
-    const number = document.createElementNS(SVG, 'text');
-    number.setAttribute('y', '4');
-    number.textContent = text;
-    use.append(circle, number);
-    return use;
-}
-
-/** Lights up places, by their number, each with what is written on its disc. */
-export function lightUp(lights) {
-    const drawing = document.querySelector('#room-drawing svg');
-    if (!drawing) return;
-    for (const old of drawing.querySelectorAll('.disc')) old.remove();
-    for (const place of drawing.querySelectorAll('a.place')) {
-        const text = lights[place.dataset.place];
-        place.classList.toggle('lit', text !== undefined);
-        place.setAttribute('tabindex', text === undefined ? '-1' : '0');
-        if (text) drawing.append(disc(place, text));
-    }
-}
 
 const middle = (element) => {
     const box = element.getBoundingClientRect();
@@ -69,11 +39,24 @@ on('click', '[data-zoom-by]', (button) => {
     svg.setAttribute('height', (width * box.height) / box.width);
 });
 
-/** Scrolls the panel to what is lit in it. */
-export function showLit() {
-    const lit = document.querySelector('.room-drawing .disc, .room-drawing .lit');
-    const room = document.querySelector('.room');
-    if (!lit || !room || room.scrollHeight <= room.clientHeight) return;
-    const offset = lit.getBoundingClientRect().top - room.getBoundingClientRect().top;
-    if (offset > room.clientHeight - 60) room.scrollTop += offset - room.clientHeight / 2;
+const large = () => document.getElementById('unit-large');
+
+/** Shows a unit so large that a finger finds each of its fronts; what is lit stays lit. */
+async function enlarge(unit) {
+    const lit = [...document.querySelectorAll('.room-view.beside .place.lit')];
+    const asked = new URLSearchParams(lit.map((place) => [`lit[${place.dataset.place}]`, place.dataset.stop ?? '']));
+    const answer = await fetch(`/room/units/${encodeURIComponent(unit)}?${asked}`, { headers: { 'HX-Request': 'true' } });
+    if (!answer.ok) return false;
+    large().innerHTML = await answer.text();
+    window.htmx.process(large());
+    large().showModal();
+    return true;
 }
+
+on('click', '.elevation .small, .elevation [data-large]', (place, event) => {
+    const isByFinger = event.pointerType === 'touch' || event.pointerType === 'pen';
+    if (!large() || (!isByFinger && !place.matches('[data-large]'))) return;
+    event.preventDefault();
+    event.stopPropagation();
+    enlarge(place.dataset.unit);
+}, true);

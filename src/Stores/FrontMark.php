@@ -4,34 +4,106 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
-/** The front of a place as it is drawn, all but what of it is out and whether it is lit. */
+use Lottel\Core\Room\LitFront;
+use Lottel\Core\Room\Plates;
+
+/** The front of a place as it is drawn, all but what there is to see on it and whether it is lit. In pixels of its row. */
 final readonly class FrontMark
 {
+    private const MARK = 6.0;
+
     /**
+     * @param int $row number of the row in which it is drawn
      * @param string $link where it leads and what it is, as attributes
-     * @param string $disc where the disc of a lit front goes
+     * @param string $label its address and its boxes, as SVG
      */
     public function __construct(
         public int $id,
+        public int $row,
+        private int $unit,
+        private string $address,
         private string $link,
         private string $says,
-        private string $front,
-        private string $gap,
+        private float $x,
+        private float $y,
+        private float $width,
+        private float $height,
         private string $label,
-        private string $disc,
     ) {
     }
 
-    public function drawn(int $out, bool $isLit): string
+    /** @param string|null $stop what is written on its disc, null where it is not lit */
+    public function drawn(FrontState $state, ?string $stop): string
     {
-        return '<a class="place'.($isLit ? ' lit' : '').(0 === $out ? '' : ' out').'" tabindex="'.($isLit ? '0' : '-1').'" '.$this->link
-            .'><title>'.$this->says.(0 === $out ? '' : " · {$out} out").'</title>'
-            .$this->front.(0 === $out ? '' : $this->gap).$this->label.'</a>';
+        $isLit = null !== $stop;
+        $classes = 'place'.($isLit ? ' lit' : '').(0 === $state->out ? '' : ' out').(Plates::isLegible($this->width, $this->height) ? '' : ' small');
+
+        $tab = null === $stop ? 'tabindex="-1"' : 'tabindex="0" data-stop="'.self::escape($stop).'"';
+
+        return \sprintf('<a class="%s" %s %s><title>%s</title>', $classes, $tab, $this->link, $this->says.$state->inWords())
+            .$this->rectangle('front', 0).$this->shapes($state).$this->label.'</a>';
     }
 
-    public function disc(string $text): string
+    public function lit(string $stop): LitFront
     {
-        return '<g class="disc" aria-hidden="true" transform="translate('.$this->disc.')"><circle r="9"/><text y="4">'
-            .htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8').'</text></g>';
+        return new LitFront($this->id, $this->unit, $this->address, $stop, $this->x, $this->y, $this->width, $this->height);
+    }
+
+    /** A disc on the corner of a front that is large enough for its address. */
+    public function disc(string $stop): string
+    {
+        return '' === $stop || !Plates::isLegible($this->width, $this->height) ? '' : self::discAt($this->x + $this->width, $this->y + 2, $stop);
+    }
+
+    public static function discAt(float $x, float $y, string $stop): string
+    {
+        $width = max(18.0, 8 + 6.2 * mb_strlen($stop));
+
+        return \sprintf(
+            '<g class="disc" transform="translate(%.1f %.1f)"><rect x="%.1f" y="-9" width="%.1f" height="18" rx="9"/><text y="4">%s</text></g>',
+            $x,
+            $y,
+            -$width / 2,
+            $width,
+            self::escape($stop),
+        );
+    }
+
+    private function shapes(FrontState $state): string
+    {
+        $right = $this->x + $this->width;
+        $mark = min(self::MARK, $this->height);
+
+        return (0 === $state->out ? '' : $this->rectangle('gap', 1.5)).
+            (0 === $state->lost
+                ? ''
+                : \sprintf('<path class="lost" d="M%.1f %.1fL%.1f %.1f"/>', $this->x + 2, $this->y + $this->height - 2, $right - 2, $this->y + 2)).
+            ($state->isOverFull
+                ? \sprintf('<path class="over-full" d="M%.1f %.1fV%.1fm-2.5 0h5"/>', $right - 4, $this->y + $this->height, $this->y - 3)
+                : '').
+            ($state->isOverdue ? \sprintf('<path class="pennant" d="M%.1f %.1fv%.1fl%.1f %.1fl%.1f %.1f"/>', ...$this->pennant($mark)) : '');
+    }
+
+    /** @return array{float, float, float, float, float, float, float} */
+    private function pennant(float $mark): array
+    {
+        return [$this->x + $this->width - $mark - 7, $this->y + $mark + 2, -$mark - 3, $mark, $mark / 2, -$mark, $mark / 2];
+    }
+
+    private function rectangle(string $class, float $inset): string
+    {
+        return \sprintf(
+            '<rect class="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>',
+            $class,
+            $this->x + $inset,
+            $this->y + $inset,
+            max(1, $this->width - 2 * $inset),
+            max(1, $this->height - 2 * $inset),
+        );
+    }
+
+    private static function escape(string $text): string
+    {
+        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -18,6 +18,7 @@ final readonly class FrontRow
         public string $title,
         public int $layer,
         public ?Front $front,
+        public bool $isNamed,
     ) {
     }
 
@@ -31,6 +32,7 @@ final readonly class FrontRow
             self::title($row),
             $row->int('layer'),
             self::front($row),
+            '' !== $row->text('name'),
         );
     }
 

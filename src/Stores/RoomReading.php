@@ -77,6 +77,26 @@ final class RoomReading implements ResetInterface
         return isset($this->columns()[$id]) ? $this->known($id) : null;
     }
 
+    /** @return array<int, int> how many inner places are behind a front that has some, by the place of the front */
+    public function boxes(): array
+    {
+        $boxes = [];
+        foreach (array_keys($this->columns()) as $id) {
+            $front = $this->frontOf($id);
+            if (null !== $front && $front !== $id) {
+                $boxes[$front] = ($boxes[$front] ?? 0) + 1;
+            }
+        }
+
+        return $boxes;
+    }
+
+    /** @return array<int, int> how many places a unit has, inner ones too, by unit */
+    public function placesInUnits(): array
+    {
+        return array_count_values(array_map(static fn (mixed $unit): int => \is_int($unit) ? $unit : 0, array_column($this->columns(), 'unit_id')));
+    }
+
     /** Returns what is another text whenever the units or the places of the room have changed. */
     public function version(): string
     {

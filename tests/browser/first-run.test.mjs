@@ -42,5 +42,5 @@ test('from nothing to a first pulled thing', { timeout: 120000 }, async () => {
     assert.deepEqual([report.movements, report.differences], [4, []]);
     assert.deepEqual(nell.complaints, []);
     await nell.goto('/stores');
-    assert.equal(await nell.locator('.room-drawing a.place').count(), 6);
+    assert.equal(await nell.locator('.beside a.place').count(), 6);
 });

@@ -119,14 +119,14 @@ test('pages keep to their own policy and ask nobody else', { timeout: 120000 }, 
 test('find answers as one types, lights up the room, and its keys work', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/H7');
-    const litOnPage = () => ada.locator('.room-drawing a.place.lit').evaluateAll((places) => places.map((place) => place.dataset.address));
+    const litOnPage = () => ada.locator('.beside a.place.lit').evaluateAll((places) => places.map((place) => place.dataset.address));
     assert.deepEqual(await litOnPage(), ['H7']);
     await ada.keyboard.press('/');
     assert.equal(await ada.evaluate(() => document.activeElement.id), 'find-q');
     await ada.keyboard.type('safe harb');
     await ada.locator('#results .row', { hasText: 'Lighthouse & gulls' }).first().waitFor();
     assert.match(await ada.locator('#results').innerText(), /tray \d · Ferry kiosk gulls/);
-    assert.equal(await ada.locator('.room-drawing a.place.lit[data-address="C3"]').count(), 1);
+    assert.equal(await ada.locator('.beside a.place.lit[data-address="C3"]').count(), 1);
     await ada.keyboard.press('ArrowDown');
     assert.match(await ada.evaluate(() => document.activeElement.innerText), /Lighthouse & gulls/, 'the results are walked with the arrow keys');
     await ada.keyboard.press('ArrowUp');
@@ -143,7 +143,7 @@ test('find answers as one types, lights up the room, and its keys work', { timeo
 test('the room is walked with the arrow keys and a drawer opened with Enter', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/C3');
-    await ada.locator('.room-drawing a.place.lit').focus();
+    await ada.locator('.beside a.place.lit').focus();
     await ada.keyboard.press('ArrowDown');
     assert.match(await ada.evaluate(() => document.activeElement.dataset.address), /^C4$/);
     await press(ada, () => ada.keyboard.press('Enter'));

@@ -51,9 +51,9 @@ test('a unit is set up from nothing and its labels are printed', { timeout: 1200
     await ada.fill('#unit-row_heights', '2 1/2, 2 1/2, 4');
     await press(ada, () => ada.getByRole('button', { name: 'Put it in the room' }).click());
     assert.equal(await ada.locator('.plate.big span').innerText(), 'P1');
-    assert.equal(await ada.locator('.room-drawing a.place[data-address^="P"]').count(), 3);
+    assert.equal(await ada.locator('.beside a.place[data-address^="P"]').count(), 3);
     const heights = await ada
-        .locator('.room-drawing a.place[data-address^="P"] .front')
+        .locator('.beside a.place[data-address^="P"] .front')
         .evaluateAll((fronts) => fronts.map((front) => Number(front.getAttribute('height'))));
     assert.ok(heights[2] > 1.5 * heights[0], 'drawn in true proportion');
 
@@ -167,7 +167,7 @@ test('forty new things are pasted, get homes, and one is found by a misspelt sen
         .waitForFunction(() => document.getElementById('results').innerText.includes('Regatta piece 17'), null, { timeout: 15000 })
         .catch(async () => assert.fail(`${await ada.inputValue('#find-q')}: ${await ada.locator('#results').innerText()}`));
     assert.match(await ada.locator('#results').innerText(), /Nothing here is written “sials”/);
-    assert.equal(await ada.locator('.room-drawing a.place.lit[data-address="C7"]').count(), 1);
+    assert.equal(await ada.locator('.beside a.place.lit[data-address="C7"]').count(), 1);
     soundRoom();
     assert.deepEqual(ada.complaints, []);
 });

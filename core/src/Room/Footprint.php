@@ -100,6 +100,17 @@ final readonly class Footprint
         };
     }
 
+    /** Where it begins from the left as one sees it from the room, in millimetres; comparable among units that face the same way. */
+    public function along(): int
+    {
+        return match ($this->turn) {
+            90 => $this->y,
+            180 => -$this->x - $this->across(),
+            270 => -$this->y - $this->down(),
+            default => $this->x,
+        };
+    }
+
     public function turned(int $turn): self
     {
         return $this->at($this->x, $this->y, $turn);

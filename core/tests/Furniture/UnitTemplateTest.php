@@ -8,7 +8,6 @@ use Lottel\Core\Furniture\InvalidUnit;
 use Lottel\Core\Furniture\UnitSize;
 use Lottel\Core\Furniture\UnitTemplate;
 use Lottel\Core\Measure\Length;
-use Lottel\Core\Room\Elevation;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -92,37 +91,5 @@ final class UnitTemplateTest extends TestCase
         }
         $this->expectException(InvalidUnit::class);
         $front->parted(1, true);
-    }
-
-    public function testTheRoomPanelKeepsProportionsAndStaysInItsWidth(): void
-    {
-        mt_srand(99);
-        for ($round = 0; $round < 300; ++$round) {
-            $units = array_map(
-                static fn (int $id): array => [
-                    'id' => $id,
-                    'wall' => ['north', 'south'][mt_rand(0, 1)],
-                    'width' => mt_rand(50000, 500000),
-                    'height' => mt_rand(50000, 600000),
-                    'lowest' => mt_rand(20000, 50000),
-                ],
-                range(1, mt_rand(1, 30)),
-            );
-            $byId = array_column($units, null, 'id');
-            $seen = [];
-            foreach ((new Elevation(336))->rows($units) as $row) {
-                $end = 0.0;
-                foreach ($row['units'] as $box) {
-                    self::assertGreaterThanOrEqual($end - 1e-6, $box['x'], 'units overlap');
-                    $end = $box['x'] + $box['width'];
-                    self::assertEqualsWithDelta($byId[$box['id']]['width'] / $byId[$box['id']]['height'], $box['width'] / $box['height'], 1e-6);
-                    self::assertEqualsWithDelta($row['height'], $box['y'] + $box['height'], 1e-6, 'all stand on the floor');
-                    $seen[] = $box['id'];
-                }
-                self::assertLessThanOrEqual(336 + 1e-6, $end);
-            }
-            sort($seen);
-            self::assertSame(range(1, \count($units)), $seen);
-        }
     }
 }
