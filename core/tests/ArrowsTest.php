@@ -23,7 +23,7 @@ final class ArrowsTest extends TestCase
         'Filing' => ['Catalogue', 'Colour'],
         'Label' => ['Catalogue'],
         'Round' => ['Furniture'],
-        'Room' => ['Furniture', 'Measure', 'Round'],
+        'Room' => ['Furniture', 'Measure', 'Round', 'Words'],
         'Homes' => ['Catalogue', 'Colour', 'Furniture', 'Log', 'Measure', 'Round', 'Upkeep'],
     ];
 

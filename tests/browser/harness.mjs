@@ -1,6 +1,7 @@
 // Starts rooms to test against, and people in browsers.
 import { execFileSync, spawn } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, rmSync, existsSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -163,5 +164,20 @@ export async function press(page, action) {
             document.querySelector('[name="_request"]')?.value !== old,
         before,
         { timeout: 15000 },
+    );
+}
+
+const axe = () => readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** What axe finds on a page, whose person came with bypassCSP: the script is put into it from outside. */
+export async function violations(page) {
+    await page.evaluate(axe());
+    const report = await page.evaluate(() => window.axe.run(document, { resultTypes: ['violations'] }));
+    return report.violations.map(
+        (violation) =>
+            `${violation.id}: ${violation.nodes
+                .slice(0, 3)
+                .map((node) => node.target.join(' '))
+                .join(' | ')}`,
     );
 }

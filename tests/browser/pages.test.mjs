@@ -1,10 +1,7 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import { after, before, test } from 'node:test';
-import { Room, openBrowser, person, press } from './harness.mjs';
+import { Room, openBrowser, person, press, violations } from './harness.mjs';
 
-const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 let room;
 let browser;
 
@@ -16,18 +13,6 @@ after(async () => {
     await browser?.close();
     room?.close();
 });
-
-async function violations(page) {
-    await page.evaluate(axe);
-    const report = await page.evaluate(() => window.axe.run(document, { resultTypes: ['violations'] }));
-    return report.violations.map(
-        (violation) =>
-            `${violation.id}: ${violation.nodes
-                .slice(0, 3)
-                .map((node) => node.target.join(' '))
-                .join(' | ')}`,
-    );
-}
 
 // axe is put into the page from outside, which the page's own policy would refuse.
 const options = { bypassCSP: true };
