@@ -231,4 +231,44 @@ final class StoresTest extends RoomTestCase
         $this->get('/stores/units/c');
         self::assertStringContainsString('400 × 636 × 450 mm', $this->text());
     }
+
+    public function testAllPlacesOfAUnitAreNamedAtOnce(): void
+    {
+        $this->furnish();
+        $page = $this->get('/stores/units/C');
+        self::assertSame(5, $page->filter('.names input[data-next]')->count());
+        $ids = array_map(fn (string $address): int => (int) $this->place($address)->id, ['C1', 'C2', 'C3']);
+        $this->database()->executeStatement("UPDATE place SET says_maker = 'Oddling' WHERE address = 'C1'");
+        $this->entities()->clear();
+        $this->postAndFollow('/stores/units/C/names', [
+            "name_{$ids[0]}" => 'seabirds',
+            "kind_{$ids[0]}" => 'stamp set',
+            "name_{$ids[1]}" => '',
+            "kind_{$ids[1]}" => 'paper',
+            "name_{$ids[2]}" => 'inks',
+            "kind_{$ids[2]}" => '',
+        ]);
+        self::assertStringContainsString('2 places written down.', $this->text(), 'C2 is as it was');
+        self::assertSame('seabirds|stamp set|Oddling', $this->word("SELECT name || '|' || says_kind || '|' || says_maker FROM place WHERE address = 'C1'"));
+        self::assertSame(1, $this->number("SELECT says_kind IS NULL FROM place WHERE address = 'C3'"));
+        $this->get('/stores/labels');
+        self::assertStringContainsString('seabirds', $this->text(), 'another name wants another label');
+        $this->postAndFollow('/log/undo', ['step' => $this->word('SELECT id FROM write_request ORDER BY id DESC LIMIT 1'), 'back' => '/stores/units/C']);
+        self::assertSame('/stores/units/C', $this->browser->getRequest()->getPathInfo(), 'one stays on the page');
+        self::assertSame('', $this->word("SELECT name FROM place WHERE address = 'C1'"));
+    }
+
+    public function testANameThatIsTooLongLosesNothingTyped(): void
+    {
+        $this->furnish();
+        [$first, $second] = [(int) $this->place('C1')->id, (int) $this->place('C2')->id];
+        $page = $this->post('/stores/units/C/names', ["name_{$first}" => str_repeat('x', 121), "name_{$second}" => 'blues', '_form' => 'names']);
+        self::assertSame(422, $this->code());
+        self::assertStringContainsString('121 characters are too many', $page->filter('.names .field-error')->text());
+        self::assertSame('blues', $page->filter("[name=name_{$second}]")->attr('value'));
+        $this->signIn('hank');
+        $this->post('/stores/units/C/names', ["name_{$first}" => 'mine']);
+        self::assertSame(403, $this->code());
+        self::assertSame(0, $this->get('/stores/units/C')->filter('.names input[data-next]')->count());
+    }
 }

@@ -38,3 +38,14 @@ on('change', '#home .cares', (cares) => {
 });
 
 on('click', '[data-print]', () => window.print());
+
+// Names one below the other: Enter goes to the next one, and sends the form from the last.
+on('keydown', 'input[data-next]', (input, event) => {
+    if (event.key !== 'Enter' || event.isComposing) return;
+    const all = [...input.form.querySelectorAll('input[data-next]')];
+    const next = all[all.indexOf(input) + 1];
+    if (!next) return;
+    event.preventDefault();
+    next.focus();
+    next.select();
+});

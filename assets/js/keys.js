@@ -23,10 +23,41 @@ function chooseTray(number) {
     return false;
 }
 
+/** What each key presses on this page, named by what is written on it. */
+function keysOfPage() {
+    return [...document.querySelectorAll('main [data-key]')].map((target) => {
+        const row = document.createElement('div');
+        const [term, says] = [document.createElement('dt'), document.createElement('dd')];
+        const key = document.createElement('kbd');
+        key.textContent = target.dataset.key;
+        term.append(key);
+        const label = target.cloneNode(true);
+        for (const hint of label.querySelectorAll('kbd')) hint.remove();
+        says.textContent = label.textContent.trim().replace(/\s+/g, ' ');
+        row.append(term, says);
+        return row;
+    });
+}
+
+function showKeys() {
+    const list = document.getElementById('keys');
+    if (!list || list.open) return false;
+    for (const old of list.querySelectorAll('[data-own]')) old.remove();
+    const place = list.querySelector('[data-keys-of-page]');
+    for (const row of keysOfPage()) {
+        row.dataset.own = '';
+        place.before(row);
+    }
+    list.showModal();
+    return true;
+}
+
 /** Whether a key did something at once. */
 function act(event, at) {
     const { key } = event;
+    if (document.querySelector('dialog[open]')) return key.startsWith('Arrow') && Boolean(at?.closest('.elevation')) && stepInRoom(at, key);
     if (key === '/') return toFind();
+    if (key === '?') return showKeys();
     if ((key === ' ' || key === 'Enter') && !isControl(at)) return press('space');
     if (/^[1-9]$/.test(key)) return chooseTray(key);
     const unit = at?.closest('.fp-unit');

@@ -110,7 +110,7 @@ final class MakeController extends Page
         $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
             return null === $problem
-                ? $this->redirectToRoute('kit', ['id' => $id])
+                ? $this->toKit($id)
                 : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $tray = $this->reading->tray($id);

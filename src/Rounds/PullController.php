@@ -227,7 +227,7 @@ final class PullController extends Page
         $kit = $this->reading->one($id);
         if (null === $kit->tray) {
             return null === $problem
-                ? $this->redirectToRoute('kit', ['id' => $id])
+                ? $this->toKit($id)
                 : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->rounds->pull($id, $kit->tray);

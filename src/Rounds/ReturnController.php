@@ -123,7 +123,7 @@ final class ReturnController extends Page
         $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
             return null === $problem
-                ? $this->redirectToRoute('kit', ['id' => $id])
+                ? $this->toKit($id)
                 : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->rounds->return($id);

@@ -179,6 +179,21 @@ class Place
         [$this->cellX, $this->cellY, $this->cellWidth, $this->cellHeight, $this->layer] = [$cell->x, $cell->y, $cell->width, $cell->height, $cell->layer];
     }
 
+    public function isCalled(string $name, ?Kind $kind): bool
+    {
+        return $name === $this->name && $kind === $this->saysKind;
+    }
+
+    /** Says what it is called and what lives in it, and leaves all else as it is. Returns whether its name is another one now. */
+    public function call(string $name, ?Kind $kind): bool
+    {
+        $isRenamed = $name !== $this->name;
+        [$this->name, $this->saysKind] = [$name, $kind];
+        $this->alsoKinds = array_values(array_filter($this->alsoKinds, static fn (string $also): bool => $also !== $kind?->value));
+
+        return $isRenamed;
+    }
+
     /** @return bool whether it has another name now */
     public function describe(PlaceDescription $said): bool
     {

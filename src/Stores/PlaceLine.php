@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stores;
 
 use App\Database\Row;
+use Lottel\Core\Catalogue\Kind;
 
 /** A storage place in a list: how many different things are in it, and how many of those that live there are out. */
 final readonly class PlaceLine
@@ -19,6 +20,8 @@ final readonly class PlaceLine
         public int $layer,
         public int $things,
         public int $out,
+        public string $name,
+        public ?Kind $saysKind,
     ) {
     }
 
@@ -34,6 +37,8 @@ final readonly class PlaceLine
             $row->int('layer'),
             $row->int('things'),
             $row->int('out'),
+            $row->text('name'),
+            $row->oneOrNull('says_kind', Kind::class),
         );
     }
 }

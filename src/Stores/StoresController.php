@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Steps\Outcome;
+use App\Web\Input;
 use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\Season;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The room with its units, and one of them. */
 final class StoresController extends Page
@@ -55,9 +61,49 @@ final class StoresController extends Page
     #[Route('/stores/units/{letters}', name: 'unit', methods: ['GET'])]
     public function unit(string $letters): Response
     {
+        return $this->showUnit($letters, null);
+    }
+
+    #[Route('/stores/units/{letters}/names', name: 'name_places', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function name(Request $request, string $letters, Units $units, NamePlaces $name): Response
+    {
+        return $this->write($request, function (Input $input) use ($letters, $units, $name): Outcome {
+            $unit = $units->one($letters);
+            $changed = $name($unit, $this->names($input, (int) $unit->id));
+
+            return Outcome::undoable(
+                $this->generateUrl('unit', ['letters' => $unit->letters]),
+                0 === $changed ? 'Nothing was changed.' : \sprintf('%s written down.', Counted::of($changed, 'place')),
+            );
+        }, fn (Problem $problem): Response => $this->showUnit($letters, $problem));
+    }
+
+    private function showUnit(string $letters, ?Problem $problem): Response
+    {
         $unit = $this->room->unit($letters);
 
-        return $this->render('stores/unit.html.twig', ['unit' => $unit, 'places' => $this->room->placesByUnit($unit->id)[$unit->id] ?? []]);
+        return $this->render('stores/unit.html.twig', [
+            'unit' => $unit,
+            'places' => $this->room->placesByUnit($unit->id)[$unit->id] ?? [],
+            'wall' => $unit->wall,
+            'problem' => $problem,
+            'kinds' => Kind::cases(),
+        ]);
+    }
+
+    /** @return array<int, array{string, Kind|null}> what was typed, by place */
+    private function names(Input $input, int $unit): array
+    {
+        $names = [];
+        foreach ($this->room->placesByUnit($unit)[$unit] ?? [] as $place) {
+            if ($input->has("name_{$place->id}")) {
+                $names[$place->id] = [$input->text("name_{$place->id}", 120), Kind::tryFrom($input->text("kind_{$place->id}", 20))];
+            }
+        }
+        $input->check();
+
+        return $names;
     }
 
     /** @return array<int, string> what is written on the discs of lit places */

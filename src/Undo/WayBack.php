@@ -31,7 +31,7 @@ final readonly class WayBack
         }
         $bare = explode('?', $path, 2)[0];
         try {
-            $route = $this->matcher->match(rawurldecode($bare));
+            $route = $this->pageAt(rawurldecode($bare));
         } catch (ExceptionInterface) {
             return $this->urls->generate('log');
         }
@@ -42,5 +42,23 @@ final readonly class WayBack
         $subject = $route['id'] ?? $route['address'] ?? $route['letters'] ?? $m[2];
 
         return false === $this->database->fetchOne($sql, [$subject]) ? $this->urls->generate($otherwise) : $path;
+    }
+
+    /**
+     * @return array<array-key, mixed> what is known of a page that one can go to
+     *
+     * @throws ExceptionInterface if there is none
+     */
+    private function pageAt(string $path): array
+    {
+        $context = $this->matcher->getContext();
+        $method = $context->getMethod();
+        try {
+            $context->setMethod('GET');
+
+            return $this->matcher->match($path);
+        } finally {
+            $context->setMethod($method);
+        }
     }
 }

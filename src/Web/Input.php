@@ -258,6 +258,12 @@ final class Input
         return \is_array($value) ? array_values(array_map(strval(...), array_filter($value, is_scalar(...)))) : [];
     }
 
+    /** Whether the form that was sent has such a field at all. */
+    public function has(string $field): bool
+    {
+        return $this->request->request->has($field);
+    }
+
     public function isTicked(string $field): bool
     {
         return '' !== $this->raw($field);

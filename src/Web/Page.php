@@ -28,6 +28,14 @@ abstract class Page extends AbstractController
         $this->frame = $frame;
     }
 
+    /** Goes to the page of a kit in the place of one that it has left, and says there what was just done. */
+    protected function toKit(int $id): RedirectResponse
+    {
+        $done = $this->frame->done()?->id;
+
+        return $this->redirectToRoute('kit', null === $done ? ['id' => $id] : ['id' => $id, 'done' => $done]);
+    }
+
     /**
      * @param callable(Input, Step): Outcome $work
      * @param callable(Problem): Response $again shows the page with the problem

@@ -125,6 +125,35 @@ test('find answers as one types, lights up the room, and its keys work', { timeo
     assert.deepEqual(ada.complaints, []);
 });
 
+test('? shows the keys of this page, and what they press', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada', options);
+    const pulling = await kitNamed(ada, 'Birthday bunting cards');
+    await ada.goto(`${pulling}/pull`);
+    await ada.keyboard.press('?');
+    const keys = ada.locator('#keys');
+    await keys.waitFor();
+    assert.match(await keys.locator('[data-own]').first().innerText(), /space\s+Taken/);
+    assert.deepEqual(await violations(ada), []);
+    await ada.keyboard.press('Escape');
+    assert.equal(await keys.isVisible(), false);
+    await ada.goto('/stores');
+    await ada.keyboard.press('?');
+    assert.equal(await keys.locator('[data-own]').count(), 0);
+    assert.match(await keys.innerText(), /find anything/);
+    assert.deepEqual(ada.complaints, []);
+});
+
+test('one can sign out at every width', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    for (const width of [1280, 820, 390]) {
+        await ada.setViewportSize({ width, height: 900 });
+        await ada.goto('/plan');
+        assert.ok(await ada.getByRole('button', { name: 'sign out' }).isVisible(), String(width));
+    }
+    await press(ada, () => ada.getByRole('button', { name: 'sign out' }).click());
+    assert.match(ada.url(), /sign-in/);
+});
+
 test('the room is walked with the arrow keys and a drawer opened with Enter', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/C3');

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { Room, openBrowser, person, violations } from './harness.mjs';
+import { Room, openBrowser, person, press, violations } from './harness.mjs';
 
 let room;
 let browser;
@@ -83,5 +83,25 @@ test('the walls of Stores are a press away from each other, and each front leads
     assert.deepEqual(await violations(ada), []);
     await ada.locator('.wall-large a.place[data-address="J7"]').click();
     await ada.waitForURL(/\/stores\/places\/J7/);
+    assert.deepEqual(ada.complaints, []);
+});
+
+test('the drawers of a unit are named with one press each', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    await ada.goto('/stores/units/J');
+    const names = ada.locator('.names input[data-next]');
+    assert.equal(await names.count(), 16);
+    await names.nth(12).focus();
+    for (const name of ['teal scraps', 'gold scraps', 'silver scraps']) {
+        await ada.keyboard.insertText(name);
+        await ada.keyboard.press('Enter');
+    }
+    assert.equal(await ada.evaluate(() => document.activeElement.getAttribute('id')), await names.nth(15).getAttribute('id'));
+    await ada.keyboard.insertText('foil scraps');
+    await press(ada, () => ada.keyboard.press('Enter'));
+    assert.match(await ada.locator('.said').innerText(), /4 places written down/);
+    assert.equal(await names.nth(15).inputValue(), 'foil scraps');
+    await press(ada, () => ada.locator('.said button').click());
+    assert.equal(await names.nth(15).inputValue(), '');
     assert.deepEqual(ada.complaints, []);
 });
