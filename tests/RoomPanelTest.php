@@ -111,6 +111,19 @@ final class RoomPanelTest extends RoomTestCase
         $this->assertOverFull();
     }
 
+    public function testWhatIsKnownOfFullPlacesIsNotReckonedTwice(): void
+    {
+        $this->furnish();
+        $this->putInto('C1', 'Tern');
+        $this->database()->executeStatement('DELETE FROM step_change');
+        $cache = new ArrayAdapter();
+        $places = new FullPlaces($this->database(), $this->service(PlaceReading::class), $cache);
+        self::assertSame([], $places->overFull());
+        $this->database()->executeStatement('UPDATE item SET width = 64000, height = 64000, depth = 288000');
+        self::assertSame([], $places->overFull(), 'nothing was written that it could know of');
+        $this->assertOverFull('C1');
+    }
+
     private function largeRoom(): void
     {
         $this->furnish();

@@ -52,11 +52,10 @@ final readonly class FullPlaces implements Fullness
     private function follows(KnownFullness $known): bool
     {
         [$line, $lineOf, $change, $changeOf] = $known->mark;
-        $still = 'SELECT (0 = :line OR EXISTS (SELECT 1 FROM movement WHERE id = :line AND request_id = :line_of))
-                     AND (0 = :change OR EXISTS (SELECT 1 FROM step_change WHERE id = :change AND request_id = :change_of))';
 
         return [0, 0] !== [$line, $change]
-            && 1 === Row::number($this->database->fetchOne($still, ['line' => $line, 'line_of' => $lineOf, 'change' => $change, 'change_of' => $changeOf]));
+            && (0 === $line || $lineOf === $this->database->fetchOne('SELECT request_id FROM movement WHERE id = ?', [$line]))
+            && (0 === $change || $changeOf === $this->database->fetchOne('SELECT request_id FROM step_change WHERE id = ?', [$change]));
     }
 
     /** @param array{int, string, int, string} $now */
