@@ -9,7 +9,6 @@ use App\Stores\Fullness;
 use App\Stores\PlaceReading;
 use App\Stores\PlaceRow;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Homes\Contents;
 use Psr\Cache\CacheItemPoolInterface;
 
@@ -31,6 +30,8 @@ final readonly class FullPlaces implements Fullness
             $known = new KnownFullness($now, $this->amongst(null));
         } elseif ($known->mark !== $now) {
             $known = $this->lookedAgain($known, $now);
+        } else {
+            return $known->overFull;
         }
         $this->cache->save($kept->set($known));
 
@@ -87,8 +88,7 @@ final readonly class FullPlaces implements Fullness
 
         return array_values(array_map(static fn (PlaceRow $place): int => $place->id, array_filter(
             $this->places->forHomes(),
-            static fn (PlaceRow $place): bool => isset($contents[$place->id], $place->inside)
-                && (new Capacity($place->inside, false, $place->mostGrams, $place->roomToGrow / 100))->fullnessWithRoom($contents[$place->id]) > 1,
+            static fn (PlaceRow $place): bool => isset($contents[$place->id]) && true === $place->capacity()?->isOverFull($contents[$place->id]),
         )));
     }
 

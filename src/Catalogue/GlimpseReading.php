@@ -15,7 +15,7 @@ use Lottel\Core\Catalogue\Kind;
 /** What is seen of the things in a wall of places. */
 final readonly class GlimpseReading implements Glimpses
 {
-    private const MOST_IN_A_PLACE = 60;
+    private const MOST_IN_A_PLACE = 30;
 
     public function __construct(private Connection $database)
     {

@@ -103,7 +103,7 @@ final class HomeReading
 
         return new PlaceFacts(
             $capacity?->fullness($sum),
-            $capacity?->fullnessWithRoom($sum),
+            $capacity?->isOverFull($sum) ?? false,
             (int) round($sum->grams),
             $capacity?->load($sum),
             \count($contents),
@@ -236,7 +236,7 @@ final class HomeReading
 
     private function capacity(PlaceRow $place): ?Capacity
     {
-        return null === $place->inside ? null : new Capacity($place->inside, false, $place->mostGrams, $place->roomToGrow / 100, $this->height($place));
+        return $place->capacity($this->height($place));
     }
 
     /** How high the middle of the front is that is seen around a place, in millimetres above the floor. */

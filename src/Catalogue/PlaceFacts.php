@@ -9,7 +9,7 @@ final readonly class PlaceFacts
 {
     /**
      * @param float|null $fullness share of its room that is taken, null where its inside is not known
-     * @param float|null $withRoom the same with the share that is kept free
+     * @param bool $isOverFull whether there is no room left to grow
      * @param float|null $load share of what it carries, null where that is not known
      * @param int $things in it, of which the size or weight of $guessed is a guess
      * @param list<string> $warnings
@@ -17,7 +17,7 @@ final readonly class PlaceFacts
      */
     public function __construct(
         public ?float $fullness,
-        private ?float $withRoom,
+        public bool $isOverFull,
         public int $grams,
         public ?float $load,
         private int $things,
@@ -25,11 +25,6 @@ final readonly class PlaceFacts
         public array $warnings,
         public array $misfiled,
     ) {
-    }
-
-    public function isOverFull(): bool
-    {
-        return null !== $this->withRoom && $this->withRoom > 1;
     }
 
     public function isOverLoaded(): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Web\Svg;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Furniture\Cell;
 use Lottel\Core\Words\Counted;
@@ -49,8 +50,8 @@ final readonly class CellDrawing
         return \sprintf(
             '<a href="%s"><title>%s</title><rect class="cell%s" x="%d" y="%.1f" width="%d" height="%.1f" rx="8"/>'
             .'<text x="%.1f" y="%.1f">%s</text><text class="cell-name" x="%.1f" y="%.1f">%d</text></a>',
-            self::escape($this->urls->generate('place', ['address' => $one->address])),
-            self::escape(\sprintf('%s · %s, %s', $one->address, $one->title, Counted::of($one->things, 'thing'))),
+            Svg::escape($this->urls->generate('place', ['address' => $one->address])),
+            Svg::escape(\sprintf('%s · %s, %s', $one->address, $one->title, Counted::of($one->things, 'thing'))),
             0 === $cell->layer ? '' : ' under',
             $cell->x + $inset,
             $top + $inset,
@@ -58,15 +59,10 @@ final readonly class CellDrawing
             max(1, $height - 2 * $inset),
             $middle,
             $line,
-            self::escape($one->label()),
+            Svg::escape($one->label()),
             $middle,
             $line + 50,
             $one->things,
         );
-    }
-
-    private static function escape(string $text): string
-    {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Web\Svg;
 use Lottel\Core\Furniture\UnitTemplate;
 use Lottel\Core\Room\DrawnRoom;
 use Lottel\Core\Room\DrawnRow;
@@ -81,7 +82,7 @@ final class ElevationSvg
         return \sprintf(
             '<svg class="elevation %s" role="group" aria-label="%s" viewBox="-2 0 %.1f %.1f" width="%.0f" height="%.0f">%s</svg>',
             $class,
-            self::escape($title),
+            Svg::escape($title),
             $width + 4,
             $height,
             $width + 4,
@@ -146,7 +147,7 @@ final class ElevationSvg
             Plate::HEIGHT,
             $plate->x + $plate->width / 2,
             $plate->middle() + 4,
-            self::escape($plate->address()),
+            Svg::escape($plate->address()),
             '' === $stop ? '' : FrontMark::discAt($edge + ($plate->isLeft ? 6 : -6), $plate->middle(), $stop),
         );
     }
@@ -164,7 +165,7 @@ final class ElevationSvg
             $row->width + 4,
             Elevation::BOARD,
             $row->height + 12.5,
-            self::escape(ucfirst($row->wall->name).($row->goesOn ? ', further on' : '')),
+            Svg::escape(ucfirst($row->wall->name).($row->goesOn ? ', further on' : '')),
             $isWide && !$row->goesOn ? \sprintf('<text class="wall-count" x="%.1f" y="%.1f">%s</text>', $row->width - 4, $row->height + 12.5, $count) : '',
         );
     }
@@ -187,16 +188,16 @@ final class ElevationSvg
                 '<text x="%.1f" y="%.1f">%s%s</text>',
                 $drawn->x + ($isFirst || $drawn->isFlush ? 0 : $indent),
                 $y + $nth * $drawn->lettering->line,
-                $isFirst ? '<tspan class="letters">'.self::escape($unit->letters).'</tspan>' : '',
-                $isFirst ? \sprintf('<tspan x="%.1f">%s</tspan>', $drawn->x + $indent, self::escape($line)) : self::escape($line),
+                $isFirst ? '<tspan class="letters">'.Svg::escape($unit->letters).'</tspan>' : '',
+                $isFirst ? \sprintf('<tspan x="%.1f">%s</tspan>', $drawn->x + $indent, Svg::escape($line)) : Svg::escape($line),
             );
         }
 
         return \sprintf(
             '<a class="unit-name" href="%s"><title>%s · %s</title><g aria-hidden="true">%s</g></a>',
-            self::escape($this->urls->generate('unit', ['letters' => $unit->letters])),
-            self::escape($unit->letters),
-            self::escape($unit->name),
+            Svg::escape($this->urls->generate('unit', ['letters' => $unit->letters])),
+            Svg::escape($unit->letters),
+            Svg::escape($unit->name),
             $lines,
         );
     }
@@ -241,7 +242,7 @@ final class ElevationSvg
                     $unit->letters,
                     $place->id,
                 ),
-                self::escape($place->address.' · '.$place->title),
+                Svg::escape($place->address.' · '.$place->title),
                 $x,
                 $y,
                 $width,
@@ -263,7 +264,7 @@ final class ElevationSvg
                 $x + $width / 2,
                 $y + $height / 2 + $font * 0.33,
                 $font,
-                self::escape($address),
+                Svg::escape($address),
             );
         }
 
@@ -280,10 +281,5 @@ final class ElevationSvg
         }
 
         return '' === $svg || $height < 8 ? '' : '<path class="boxes" d="'.$svg.'"/>';
-    }
-
-    private static function escape(string $text): string
-    {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

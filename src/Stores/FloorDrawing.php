@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stores;
 
 use App\Web\Frame;
+use App\Web\Svg;
 use Lottel\Core\Room\Footprint;
 use Lottel\Core\Room\RoomLayout;
 
@@ -34,7 +35,7 @@ final readonly class FloorDrawing
             -self::MARGIN,
             $layout->width + 2 * self::MARGIN,
             $layout->depth + 2 * self::MARGIN,
-            self::escape($room->name),
+            Svg::escape($room->name),
             $layout->width,
             $layout->depth,
             $this->frame->isMetric() ? '1' : (string) self::MM_PER_INCH,
@@ -82,7 +83,7 @@ final readonly class FloorDrawing
             $fixture['depth'],
             $fixture['x'] + $fixture['width'] / 2,
             $fixture['y'] + $fixture['depth'] / 2 + self::NAME,
-            self::escape($fixture['name']),
+            Svg::escape($fixture['name']),
         );
     }
 
@@ -97,19 +98,19 @@ final readonly class FloorDrawing
             '<g class="fp-unit%s"%s data-unit="%d" data-turn="%d"%s transform="translate(%d %d)"><title>%s</title>'
             .'<rect class="fp-body" width="%d" height="%d" rx="12"/><path class="fp-front" d="%s"/><text x="%.1f" y="%.1f">%s</text></g>',
             $unit->aboveFloor->ticks > 0 ? ' high' : '',
-            $canMove ? ' tabindex="0" role="button" aria-label="'.self::escape($words).'"' : '',
+            $canMove ? ' tabindex="0" role="button" aria-label="'.Svg::escape($words).'"' : '',
             $unit->id,
             $spot->turn,
             implode('', array_map(static fn (int $turn): string => self::shape($spot->turned($turn)), self::TURNS)),
             $spot->x,
             $spot->y,
-            self::escape($unit->letters.' · '.$unit->name),
+            Svg::escape($unit->letters.' · '.$unit->name),
             $spot->across(),
             $spot->down(),
             \sprintf('M%g %gL%g %g', $from->x, $from->y, $to->x, $to->y),
             $letter->x,
             $letter->y + self::LETTER,
-            self::escape($unit->letters),
+            Svg::escape($unit->letters),
         );
     }
 
@@ -131,10 +132,5 @@ final readonly class FloorDrawing
             $letter->x,
             $letter->y + self::LETTER,
         );
-    }
-
-    private static function escape(string $text): string
-    {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Web\Svg;
 use Lottel\Core\Room\LitFront;
 use Lottel\Core\Room\Plates;
 
@@ -38,10 +39,10 @@ final readonly class FrontMark
         $isLit = null !== $stop;
         $classes = 'place'.($isLit ? ' lit' : '').(0 === $state->out ? '' : ' out').(Plates::isLegible($this->width, $this->height) ? '' : ' small');
 
-        $tab = null === $stop ? 'tabindex="-1"' : 'tabindex="0" data-stop="'.self::escape($stop).'"';
+        $tab = null === $stop ? 'tabindex="-1"' : 'tabindex="0" data-stop="'.Svg::escape($stop).'"';
 
         return \sprintf('<a class="%s" %s %s><title>%s</title>', $classes, $tab, $this->link, $this->says.$state->inWords())
-            .$this->rectangle('front', 0).$this->shapes($state).$this->label.'</a>';
+            .Svg::rectangle('front', $this->x, $this->y, $this->width, $this->height, 0).$this->shapes($state).$this->label.'</a>';
     }
 
     public function lit(string $stop): LitFront
@@ -65,7 +66,7 @@ final readonly class FrontMark
             $y,
             -$width / 2,
             $width,
-            self::escape($stop),
+            Svg::escape($stop),
         );
     }
 
@@ -74,7 +75,7 @@ final readonly class FrontMark
         $right = $this->x + $this->width;
         $mark = min(self::MARK, $this->height);
 
-        return (0 === $state->out ? '' : $this->rectangle('gap', 1.5)).
+        return (0 === $state->out ? '' : Svg::rectangle('gap', $this->x, $this->y, $this->width, $this->height, 1.5)).
             (0 === $state->lost
                 ? ''
                 : \sprintf('<path class="lost" d="M%.1f %.1fL%.1f %.1f"/>', $this->x + 2, $this->y + $this->height - 2, $right - 2, $this->y + 2)).
@@ -88,22 +89,5 @@ final readonly class FrontMark
     private function pennant(float $mark): array
     {
         return [$this->x + $this->width - $mark - 7, $this->y + $mark + 2, -$mark - 3, $mark, $mark / 2, -$mark, $mark / 2];
-    }
-
-    private function rectangle(string $class, float $inset): string
-    {
-        return \sprintf(
-            '<rect class="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="1.5"/>',
-            $class,
-            $this->x + $inset,
-            $this->y + $inset,
-            max(1, $this->width - 2 * $inset),
-            max(1, $this->height - 2 * $inset),
-        );
-    }
-
-    private static function escape(string $text): string
-    {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

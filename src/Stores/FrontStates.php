@@ -7,16 +7,35 @@ namespace App\Stores;
 use App\Database\Row;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** What is out, overdue, lost and over-full, by the front behind which it is. */
-final readonly class FrontStates
+final class FrontStates implements ResetInterface
 {
-    public function __construct(private Connection $database, private RoomReading $room, private Frame $frame, private Fullness $fullness)
+    /** @var array<int, FrontState>|null */
+    private ?array $now = null;
+
+    public function __construct(
+        private readonly Connection $database,
+        private readonly RoomReading $room,
+        private readonly Frame $frame,
+        private readonly Fullness $fullness,
+    ) {
+    }
+
+    public function reset(): void
     {
+        $this->now = null;
     }
 
     /** @return array<int, FrontState> by the place whose front is seen; only those with something to see */
     public function now(): array
+    {
+        return $this->now ??= $this->read();
+    }
+
+    /** @return array<int, FrontState> */
+    private function read(): array
     {
         $states = [];
         foreach ([...$this->ofThings(), ...$this->ofPlaces()] as [$place, $state]) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Web\Svg;
 use Lottel\Core\Words\TypeWidth;
 
 /** A front that stands open in the drawing of a wall: its address, its name, how many things it has, and a glimpse of them. In pixels. */
@@ -45,7 +46,7 @@ final readonly class OpenFront
     {
         [$texts, $below] = $this->texts();
         $shapes =
-            (0 === $this->state->out ? '' : $this->rectangle('gap', 2)).
+            (0 === $this->state->out ? '' : Svg::rectangle('gap', $this->x, $this->y, $this->width, $this->height, 2)).
             ($this->state->isOverFull
                 ? \sprintf(
                     '<path class="over-full" d="M%.1f %.1fV%.1fm-3 0h6"/>',
@@ -59,9 +60,9 @@ final readonly class OpenFront
             '<a class="place%s" href="%s" data-address="%s"><title>%s</title>%s%s%s%s</a>%s',
             0 === $this->things && 0 === $this->state->out ? ' free' : '',
             $this->link,
-            self::escape($this->place->address),
-            self::escape(\sprintf('%s · %s, %d%s', $this->place->address, $this->place->title, $this->things, $this->state->inWords())),
-            $this->rectangle('front', 0),
+            Svg::escape($this->place->address),
+            Svg::escape(\sprintf('%s · %s, %d%s', $this->place->address, $this->place->title, $this->things, $this->state->inWords())),
+            Svg::rectangle('front', $this->x, $this->y, $this->width, $this->height, 0),
             $this->glimpse($below),
             $texts,
             $shapes,
@@ -85,7 +86,7 @@ final readonly class OpenFront
             self::CHIP,
             $this->x + $inset + $chip / 2,
             $this->y + $inset + 12.8,
-            self::escape($this->place->address),
+            Svg::escape($this->place->address),
         );
         $says = $this->says();
         $right = TypeWidth::of($says, self::NAME) + 2 * self::INSET;
@@ -96,7 +97,7 @@ final readonly class OpenFront
                 $this->state->isOverFull || $this->state->out > 0 || $this->state->lost > 0 ? ' marked' : '',
                 $this->x + $this->width - self::INSET - ($this->state->isOverFull ? 6 : 0),
                 $this->y + $inset + 13,
-                self::escape($says),
+                Svg::escape($says),
             );
         }
         $beside = $this->width - $chip - $inset - 10 - ($hasCount ? $right : 0);
@@ -129,7 +130,7 @@ final readonly class OpenFront
             '<text class="front-name" x="%.1f" y="%.1f">%s</text>',
             $this->x + $left,
             $this->y + $inset + 13,
-            self::escape($this->name()),
+            Svg::escape($this->name()),
         );
     }
 
@@ -143,7 +144,7 @@ final readonly class OpenFront
             $lines = [];
         }
         foreach ($lines as $nth => $line) {
-            $svg .= \sprintf('<text class="front-name" x="%.1f" y="%.1f">%s</text>', $this->x + self::INSET, $y + $nth * self::LINE, self::escape($line));
+            $svg .= \sprintf('<text class="front-name" x="%.1f" y="%.1f">%s</text>', $this->x + self::INSET, $y + $nth * self::LINE, Svg::escape($line));
         }
 
         return [$svg, $y + (\count($lines) - 1) * self::LINE + 5];
@@ -199,7 +200,7 @@ final readonly class OpenFront
     {
         return \sprintf(
             '<rect class="thing-in"%s x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>',
-            null === $glimpse->colour ? ' fill="#fffdf6"' : ' fill="'.self::escape($glimpse->colour).'"',
+            null === $glimpse->colour ? ' fill="#fffdf6"' : ' fill="'.Svg::escape($glimpse->colour).'"',
             $x,
             $y,
             $width,
@@ -223,7 +224,7 @@ final readonly class OpenFront
                 '<a class="place box" href="%s" data-address="%s"><title>%2$s</title>'
                 .'<rect class="box-rect" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="2"/>%s</a>',
                 $link,
-                self::escape($address),
+                Svg::escape($address),
                 $x,
                 $this->y + $this->height - 1.5 - $height,
                 $each - 3,
@@ -233,29 +234,12 @@ final readonly class OpenFront
                         '<text class="box-text" x="%.1f" y="%.1f">%s</text>',
                         $x + ($each - 3) / 2,
                         $this->y + $this->height + 2.5 - $height / 2,
-                        self::escape($address),
+                        Svg::escape($address),
                     )
                     : '',
             );
         }
 
         return $svg;
-    }
-
-    private function rectangle(string $class, float $inset): string
-    {
-        return \sprintf(
-            '<rect class="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f" rx="2"/>',
-            $class,
-            $this->x + $inset,
-            $this->y + $inset,
-            max(1, $this->width - 2 * $inset),
-            max(1, $this->height - 2 * $inset),
-        );
-    }
-
-    private static function escape(string $text): string
-    {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -11,6 +11,7 @@ use Lottel\Core\Furniture\Box;
 use Lottel\Core\Furniture\Front;
 use Lottel\Core\Furniture\UnitTemplate;
 use Lottel\Core\Homes\Belonging;
+use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Measure\Length;
 
 /** A place with all that is written down about it, and about the unit it is in. */
@@ -95,6 +96,12 @@ final readonly class PlaceRow
     public function title(): string
     {
         return '' === $this->name ? $this->kind : $this->name;
+    }
+
+    /** How much it takes, null where its inside is not known. */
+    public function capacity(int $aboveFloorMm = Capacity::USUAL_HEIGHT_MM): ?Capacity
+    {
+        return null === $this->inside ? null : new Capacity($this->inside, false, $this->mostGrams, $this->roomToGrow / 100, $aboveFloorMm);
     }
 
     public function belonging(): Belonging

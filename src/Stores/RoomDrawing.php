@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Web\Svg;
 use Lottel\Core\Room\Elevation;
 use Lottel\Core\Room\Standing;
 use Lottel\Core\Room\Wall;
@@ -17,8 +18,6 @@ final class RoomDrawing
     private const FIELDS = ['beside' => [348.0, 560.0, false], 'above' => [788.0, 212.0, true]];
     private const HEIGHT_OF_TABS = 76.0;
 
-    /** Below this, pixels to a tick, drawers are too thin to be told apart, and the room is shown wall by wall. */
-    private const LEAST_SCALE = 0.056 / 320;
     private const UNIT = [520.0, 420.0];
     private const STRIP = [358.0, 78.0];
 
@@ -49,7 +48,7 @@ final class RoomDrawing
         foreach (array_keys(self::FIELDS) as $view) {
             $drawn = $this->view($view, $version, null);
             $tabs = '';
-            if ($drawn->room->scale < self::LEAST_SCALE && \count($this->walls->all()) > 1) {
+            if (!$drawn->room->isLegible() && \count($this->walls->all()) > 1) {
                 $seen = $this->seen($lit, $wall);
                 $drawn = $this->view($view, $version, $seen->name);
                 $tabs = $this->tabs($seen, $lit);
@@ -155,10 +154,10 @@ final class RoomDrawing
             $many = $this->litAt($wall, $lit);
             $html .= \sprintf(
                 '<a href="%s" hx-get="%s" hx-target="#room-drawing" hx-swap="innerHTML" hx-push-url="false"%s>%s%s</a>',
-                self::escape($this->urls->generate('stores', ['wall' => $wall->name])),
-                self::escape($this->urls->generate('room_panel', ['wall' => $wall->name, 'lit' => $lit])),
+                Svg::escape($this->urls->generate('stores', ['wall' => $wall->name])),
+                Svg::escape($this->urls->generate('room_panel', ['wall' => $wall->name, 'lit' => $lit])),
                 $wall->name === $seen->name ? ' aria-current="true"' : '',
-                self::escape($wall->name),
+                Svg::escape($wall->name),
                 0 === $many ? '' : ' <b>'.$many.'<span class="sr-only"> lit</span></b>',
             );
         }
@@ -183,10 +182,5 @@ final class RoomDrawing
         }, $byUnit);
 
         return '<div class="room-view outlines">'.$this->silhouettes->draw($this->walls->all(), self::STRIP[0], self::STRIP[1], $texts).'</div>';
-    }
-
-    private static function escape(string $text): string
-    {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

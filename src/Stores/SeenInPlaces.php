@@ -17,10 +17,11 @@ final class SeenInPlaces
     private array $things = [];
 
     /**
+     * @param array<int, list<PlaceLine>> $byUnit
      * @param array<int, FrontState> $states
      * @param array<int, list<Glimpse>> $glimpses
      */
-    public function __construct(RoomReading $room, private readonly array $states, private readonly array $glimpses)
+    public function __construct(RoomReading $room, array $byUnit, private readonly array $states, private readonly array $glimpses)
     {
         foreach ($room->places() as $place) {
             if (null !== $place->front) {
@@ -29,7 +30,7 @@ final class SeenInPlaces
                 $this->inner[$place->parentId][] = $place;
             }
         }
-        foreach ($room->placesByUnit() as $lines) {
+        foreach ($byUnit as $lines) {
             foreach ($lines as $line) {
                 $front = $room->frontOf($line->id);
                 if (null !== $front) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Web\Svg;
 use Lottel\Core\Room\Standing;
 use Lottel\Core\Room\Wall;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
@@ -93,10 +94,10 @@ final readonly class Silhouettes
         return \sprintf(
             '<a class="block%s" href="%s" data-unit="%s" data-large><title>%s · %s</title><rect x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>%s</a>',
             $isLit ? ' lit' : '',
-            self::escape($this->urls->generate('unit', ['letters' => $unit->letters])),
-            self::escape($unit->letters),
-            self::escape($unit->letters),
-            self::escape($unit->name),
+            Svg::escape($this->urls->generate('unit', ['letters' => $unit->letters])),
+            Svg::escape($unit->letters),
+            Svg::escape($unit->letters),
+            Svg::escape($unit->name),
             $x,
             $bottom - $unit->height * $scale,
             $width,
@@ -105,13 +106,8 @@ final readonly class Silhouettes
                 '<text aria-hidden="true" x="%.1f" y="%.1f">%s</text>',
                 $x + $width / 2,
                 $bottom - 5,
-                self::escape($unit->letters),
+                Svg::escape($unit->letters),
             ),
         );
-    }
-
-    private static function escape(string $text): string
-    {
-        return htmlspecialchars($text, \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Web\Svg;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Room\DrawnRow;
 use Lottel\Core\Room\DrawnUnit;
@@ -28,11 +29,12 @@ final readonly class WallDrawing
     ) {
     }
 
-    public function draw(Wall $wall): string
+    /** @param array<int, list<PlaceLine>> $lines the places of the room by unit, with what is in them */
+    public function draw(Wall $wall, array $lines): string
     {
         $drawn = (new Elevation(self::WIDTH, self::HEIGHT, false, Lettering::large()))->draw([$wall]);
         $units = array_map(static fn (Standing $unit): int => $unit->id, $wall->units);
-        $seen = new SeenInPlaces($this->room, $this->states->now(), $this->glimpses->in($units));
+        $seen = new SeenInPlaces($this->room, $lines, $this->states->now(), $this->glimpses->in($units));
         $svg = '';
         [$bottom, $right] = [0.0, 0.0];
         foreach ($drawn->rows as $row) {
@@ -82,6 +84,6 @@ final readonly class WallDrawing
 
     private function url(FrontRow $place): string
     {
-        return htmlspecialchars($this->urls->generate('place', ['address' => $place->address]), \ENT_QUOTES | \ENT_SUBSTITUTE, 'UTF-8');
+        return Svg::escape($this->urls->generate('place', ['address' => $place->address]));
     }
 }

@@ -10,6 +10,7 @@ use Lottel\Core\Furniture\Box;
 final readonly class Capacity
 {
     public const ROOM_TO_GROW = 0.2;
+    public const USUAL_HEIGHT_MM = 1000;
     private const LOOSE_PACKING = 0.7;
     private const SHOULDER_MM = 1400;
     private const HEAVY_GRAMS = 4000.0;
@@ -25,7 +26,7 @@ final readonly class Capacity
         private bool $isFiled = false,
         private ?float $mostGrams = null,
         private float $roomToGrow = self::ROOM_TO_GROW,
-        private int $aboveFloorMm = 1000,
+        private int $aboveFloorMm = self::USUAL_HEIGHT_MM,
     ) {
     }
 
@@ -45,6 +46,12 @@ final readonly class Capacity
         return $this->fullness($contents) / max(1e-9, 1 - $this->roomToGrow);
     }
 
+    /** Whether it holds more than it should, when room to grow is kept. */
+    public function isOverFull(Contents $contents): bool
+    {
+        return $this->fullnessWithRoom($contents) > 1;
+    }
+
     /** Returns how much of its load it carries, or null where no limit is known. */
     public function load(Contents $contents): ?float
     {
@@ -60,7 +67,7 @@ final readonly class Capacity
         }
         if ($this->fullness($contents) > 1) {
             $warnings[] = 'Full to bursting: weed, or give something another home.';
-        } elseif ($this->fullnessWithRoom($contents) > 1) {
+        } elseif ($this->isOverFull($contents)) {
             $warnings[] = 'No room left to grow.';
         }
         if ($this->aboveFloorMm > self::SHOULDER_MM && $contents->grams > self::HEAVY_GRAMS) {

@@ -105,7 +105,7 @@ final class ElevationTest extends TestCase
     public function testRoomsFitAndKeepTheirProportions(): void
     {
         mt_srand(99);
-        for ($case = 0; $case < 150; ++$case) {
+        for ($case = 0; $case < 40; ++$case) {
             $units = self::some(30);
             foreach ([[348.0, 560.0, false], [788.0, 212.0, true]] as [$width, $height, $isAbreast]) {
                 $room = (new Elevation($width, $height, $isAbreast))->draw(Wall::of($units));
@@ -149,7 +149,7 @@ final class ElevationTest extends TestCase
     public function testNamesOfUnitsOnOneFloorStandClearOfEachOther(): void
     {
         mt_srand(7);
-        for ($case = 0; $case < 100; ++$case) {
+        for ($case = 0; $case < 30; ++$case) {
             foreach ((new Elevation(348, 560))->draw(Wall::of(self::some(12)))->rows as $row) {
                 $this->assertNamesApart($row);
             }
