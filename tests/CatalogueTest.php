@@ -104,7 +104,10 @@ final class CatalogueTest extends RoomTestCase
     {
         $this->furnish();
         [$gulls, $terns, $puffins] = $this->putInto('C1', 'Gulls; A; 1; sea', 'Terns; B', 'Puffins; C');
-        $this->postAndFollow('/stores/places/C1/several', ['items' => [$gulls->id, $terns->id], 'maker' => 'Oddling', 'theme' => 'seabirds', 'to' => 'C4']);
+        $chosen = ['items' => [$gulls->id, $terns->id], 'from' => 'place:C1', 'lies_in' => 'C1'];
+        $this->postAndFollow('/things/change', $chosen + ['maker' => 'Oddling', 'theme' => 'seabirds']);
+        self::assertSame('C1', $this->browser->getCrawler()->filter('.place-head .plate')->text(), 'back where they were chosen');
+        $this->postAndFollow('/things/move', $chosen + ['to' => 'C4']);
         $this->entities()->clear();
         self::assertSame(
             ['Oddling', ['sea', 'seabirds'], 'C4'],
@@ -113,9 +116,9 @@ final class CatalogueTest extends RoomTestCase
         self::assertSame(['Oddling', ['seabirds']], [$this->item((int) $terns->id)->maker, $this->item((int) $terns->id)->themes]);
         self::assertSame(['C', []], [$this->item((int) $puffins->id)->maker, $this->item((int) $puffins->id)->themes]);
         self::assertArrayHasKey('C4', $this->balances($gulls));
-        $this->post('/stores/places/C1/several', ['maker' => 'X']);
+        $this->post('/things/change', ['maker' => 'X', 'from' => 'place:C1']);
         $this->assertCode(409, 'nothing was chosen');
-        $this->post('/stores/places/C1/several', ['items' => [$puffins->id], 'to' => 'Z9', '_form' => 'several']);
+        $this->post('/things/move', ['items' => [$puffins->id], 'to' => 'Z9', 'from' => 'place:C1', '_form' => 'several']);
         $this->assertCode(422);
         self::assertCount(1, $this->browser->getCrawler()->filter('#several [name="items[]"][checked]'), 'what was ticked stays ticked');
     }
@@ -124,14 +127,14 @@ final class CatalogueTest extends RoomTestCase
     {
         $this->furnish();
         [$set, $die, $apart] = $this->putInto('C1', 'Lighthouse', 'Lighthouse dies', 'Gull dies');
-        $this->postAndFollow("/items/{$set->id}/companions", ['companion' => 'Lighthouse dies', 'is_together' => '1']);
+        $this->postAndFollow("/items/{$set->id}/companions", ['other' => $die->id, 'is_together' => '1']);
         self::assertStringContainsString('in one pocket with it', $this->text());
-        $this->postAndFollow("/items/{$set->id}/companions", ['companion' => 'Gull dies']);
+        $this->postAndFollow("/items/{$set->id}/companions", ['other' => $apart->id]);
         $this->postAndFollow("/items/{$set->id}/home", ['address' => 'C5']);
         self::assertArrayHasKey('C5', $this->balances($set));
         self::assertArrayHasKey('C5', $this->balances($die));
         self::assertArrayHasKey('C1', $this->balances($apart));
-        $this->postAndFollow("/items/{$die->id}/companions", ['companion' => 'Lighthouse']);
+        $this->postAndFollow("/items/{$die->id}/companions", ['other' => $set->id]);
         $this->postAndFollow("/items/{$set->id}/home", ['address' => 'C2']);
         self::assertArrayHasKey('C5', $this->balances($die), 'apart again');
     }

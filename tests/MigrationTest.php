@@ -85,7 +85,7 @@ final class MigrationTest extends OwnFileTestCase
                 'what was done before can still be undone',
             );
             $this->get('/items/5');
-            self::assertMatchesRegularExpression('/Now in C3 2\b/', $this->text(), 'two bottles since it is counted by the piece');
+            self::assertMatchesRegularExpression('/Petrel ink in C3 2\b/', $this->text(), 'two bottles since it is counted by the piece');
         }
         if ($version >= 2) {
             $this->get('/items/'.$this->number('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');

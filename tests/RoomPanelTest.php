@@ -101,7 +101,7 @@ final class RoomPanelTest extends RoomTestCase
         self::assertSame(['C1'], self::with($this->get('/stores'), 'over-full'));
         $this->bulky($gull, '900');
         $this->assertOverFull('C1');
-        $this->postAndFollow('/stores/places/C1/several', ['items' => [$tern->id], 'to' => 'C2']);
+        $this->postAndFollow('/things/move', ['items' => [$tern->id], 'to' => 'C2']);
         $this->assertOverFull('C1', 'C2');
         $this->postAndFollow('/log/undo', ['step' => $this->word('SELECT id FROM write_request ORDER BY id DESC LIMIT 1'), 'back' => '/stores']);
         $this->assertOverFull('C1');

@@ -46,7 +46,8 @@ final class StoresTest extends RoomTestCase
         $this->browser->submit($page->selectButton('Put them in')->form(['things' => "Gulls\nTerns\nPuffins"]));
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('Gulls, Terns and Puffins are in A1 now.', $this->text());
-        $this->browser->submit($page->filter('button[name=now]')->eq(0)->form());
+        $gulls = (string) $page->filter('.lying [name="items[]"]')->attr('value');
+        $this->browser->submit($page->filter('#several button[name=now]')->form(), ['items' => [$gulls]]);
         $this->assertCode(303);
         self::assertSame('tray 1', $this->database()->fetchOne("SELECT p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'tray'"));
         $this->get('/begin');
@@ -111,17 +112,18 @@ final class StoresTest extends RoomTestCase
         $this->furnish();
         $items = $this->putInto('C1', 'Yawl', 'The anchor', 'Kelp 10', 'Kelp 2');
         $page = $this->get('/stores/places/c1');
-        self::assertSame(['The anchor', 'Kelp 2', 'Kelp 10', 'Yawl'], $page->filter('.spine-name')->extract(['_text']));
+        $names = static fn (Crawler $page): array => $page->filter('.lying-name')->each(static fn (Crawler $name): string => $name->text());
+        self::assertSame(['The anchor', 'Kelp 2', 'Kelp 10', 'Yawl'], $names($page));
         $kit = $this->planKit('Yawls', [[$items[0], 1]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C1', 'needs' => [$this->needId($kit, $items[0])]]);
         $page = $this->get('/stores/places/C1');
-        self::assertStringContainsString('Out of here', $this->text());
-        self::assertStringContainsString('tray 1 · Yawls', $this->text());
+        self::assertSame(['The anchor', 'Kelp 2', 'Kelp 10', 'Yawl'], $names($page), 'its gap stays where it stands');
+        self::assertSame('Yawl out: tray 1', $page->filter('.lying .gap')->text());
         self::assertCount(1, $page->filter('.beside a.place.out'));
         self::assertStringContainsString('C1 → tray 1', $page->filter('.log-lines')->text());
         $this->get("/items/{$items[0]->id}");
-        self::assertStringContainsString('last, behind Kelp 10', $this->text());
+        self::assertSame(['The anchor', 'Kelp 2', 'Kelp 10', 'its gap'], $this->browser->getCrawler()->filter('.flat li > :first-child')->extract(['_text']));
     }
 
     public function testAPlaceInsideAPlaceTakesItsRulesOver(): void
@@ -180,11 +182,15 @@ final class StoresTest extends RoomTestCase
         $this->furnish();
         [$stamps, $other] = $this->putInto('C1', 'Gulls', 'Other');
         [$dies] = $this->putInto('C4', 'Gull dies');
-        $this->postAndFollow("/items/{$stamps->id}/companions", ['companion' => 'Gull dies']);
+        $this->postAndFollow("/items/{$stamps->id}/companions", ['other' => $dies->id]);
         $this->get("/items/{$dies->id}");
-        self::assertStringContainsString('Gulls', $this->browser->getCrawler()->filter('.item-facts')->text());
-        $this->post("/items/{$stamps->id}/companions", ['companion' => 'Nothing like it', '_form' => 'companion']);
-        $this->assertCode(422);
+        self::assertStringContainsString('Gulls', $this->browser->getCrawler()->filter('.companions')->text());
+        $choices = $this->get("/items/{$stamps->id}?with=gull")->filter('#companion .row .name')->each(static fn (Crawler $name): string => $name->text());
+        self::assertSame(['Gull dies'], $choices, 'not itself, though it is called Gulls');
+        $this->post("/items/{$stamps->id}/companions", ['other' => $stamps->id]);
+        $this->assertCode(409);
+        $this->post("/items/{$stamps->id}/companions", ['other' => 999]);
+        $this->assertCode(404);
         $kit = $this->planKit('Gulls', [[$stamps, 1]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         self::assertStringContainsString('goes with Gull dies (C4)', $this->text());

@@ -51,11 +51,27 @@ final class UndoTest extends RoomTestCase
         yield 'a thing is filed by scanning' => [
             static fn (self $t): array => ['/scan', ['on' => 'file:'.$t->itemNamed('Odd shell'), 'code' => 'C5']],
         ];
-        yield 'several are changed and moved' => [
+        yield 'several are changed' => [
+            static fn (self $t): array => ['/things/change', ['items' => [$t->gulls->id, $t->terns->id], 'maker' => 'Kelp & Comma', 'theme' => 'sea']],
+        ];
+        yield 'several are moved' => [
+            static fn (self $t): array => ['/things/move', ['items' => [$t->gulls->id, $t->terns->id], 'to' => 'C5', 'lies_in' => 'C1']],
+        ];
+        yield 'several go on a list' => [
+            static fn (self $t): array => ['/things/into-kit', ['items' => [$t->terns->id, $t->ink->id], 'kit' => $t->planned]],
+        ];
+        yield 'several are taken out' => [
+            static fn (self $t): array => ['/things/into-kit', ['items' => [$t->gulls->id, $t->card->id], 'kit' => '0', 'now' => '1']],
+        ];
+        yield 'labels for several are asked for' => [
+            static fn (self $t): array => ['/things/labels', ['items' => [$t->terns->id, $t->ink->id]]],
+        ];
+        yield 'loose things are put into the parts of a place' => [
             static fn (self $t): array => [
-                '/stores/places/C1/several',
-                ['items' => [$t->gulls->id, $t->terns->id], 'to' => 'C5', 'maker' => 'Kelp & Comma', 'theme' => 'sea'],
+                '/stores/places/C1/parts',
+                ['things' => [$t->gulls->id, $t->terns->id], 'part_'.$t->gulls->id => 'C1.x', 'part_'.$t->terns->id => ''],
             ],
+            static fn (self $t) => $t->postAndFollow('/stores/places/C1/inner', ['label' => 'x', 'kind' => 'tray', 'layer' => '0']),
         ];
         yield 'lines are pasted' => [
             static fn (self $t): array => ['/stores/places/C1/things', ['things' => "Puffins\nRazorbills; Oddling; 3; seabirds"]],
@@ -78,7 +94,14 @@ final class UndoTest extends RoomTestCase
         ];
         yield 'a record is copied' => [static fn (self $t): array => ["/items/{$t->gulls->id}/duplicate", []]];
         yield 'two things belong together' => [
-            static fn (self $t): array => ["/items/{$t->gulls->id}/companions", ['companion' => 'Petrel ink', 'is_together' => '1']],
+            static fn (self $t): array => ["/items/{$t->gulls->id}/companions", ['other' => $t->itemNamed('Petrel ink'), 'is_together' => '1']],
+        ];
+        yield 'two things need not be together any more' => [
+            static fn (self $t): array => ["/items/{$t->gulls->id}/companions/part", ['other' => $t->itemNamed('Petrel ink')]],
+            static fn (self $t) => $t->postAndFollow("/items/{$t->gulls->id}/companions", ['other' => $t->itemNamed('Petrel ink')]),
+        ];
+        yield 'one word of a record is changed' => [
+            static fn (self $t): array => ["/items/{$t->gulls->id}/word", ['word' => 'maker', 'maker' => 'Farthing Ferry']],
         ];
         yield 'a thing is counted' => [
             static fn (self $t): array => ["/items/{$t->card->id}/counted", ['quantity' => '20', 'place' => 'C2', 'why' => 'four were bent']],
@@ -295,7 +318,7 @@ final class UndoTest extends RoomTestCase
 
     public function testALineOfTheLogIsPutRightWithAllThatItsStepDidToTheSameThing(): void
     {
-        $this->postAndFollow('/stores/places/C1/several', ['items' => [$this->gulls->id, $this->terns->id], 'to' => 'C5']);
+        $this->postAndFollow('/things/move', ['items' => [$this->gulls->id, $this->terns->id], 'to' => 'C5']);
         $this->postAndFollow('/log/'.$this->lastMovement($this->gulls).'/reverse');
         self::assertStringContainsString('Put right: ', $this->text());
         self::assertSame(['C1', 'C5'], [$this->home($this->gulls), $this->home($this->terns)], 'the other one of the same step stays');

@@ -1,6 +1,7 @@
 // Small things that make the pages quick at the bench. Every page works without them.
 import './keys.js';
 import './camera.js';
+import './chosen.js';
 import './follow.js';
 import './forms.js';
 import './pages.js';

@@ -37,7 +37,7 @@ final readonly class AtStop
     /** @return list<CompanionRow> a few that have a home */
     public function companionsOf(int $item): array
     {
-        $atHome = array_filter($this->companions[$item] ?? [], static fn (CompanionRow $companion): bool => null !== $companion->home);
+        $atHome = array_filter($this->companions[$item] ?? [], static fn (CompanionRow $companion): bool => null !== $companion->thing->home);
 
         return \array_slice(array_values($atHome), 0, self::MOST_COMPANIONS);
     }

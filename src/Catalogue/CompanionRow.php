@@ -9,19 +9,12 @@ use App\Database\Row;
 /** What goes with an item, in one pocket with it or apart. */
 final readonly class CompanionRow
 {
-    private function __construct(public int $of, public int $id, public string $name, public string $kind, public ?string $home, public bool $isTogether)
+    private function __construct(public int $of, public ThingLine $thing, public bool $isTogether)
     {
     }
 
     public static function of(Row $row): self
     {
-        return new self(
-            $row->int('of_id'),
-            $row->int('id'),
-            $row->text('name'),
-            $row->text('kind'),
-            $row->textOrNull('home'),
-            $row->flag('is_together'),
-        );
+        return new self($row->int('of_id'), ThingLine::of($row), $row->flag('is_together'));
     }
 }

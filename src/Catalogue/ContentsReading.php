@@ -55,17 +55,25 @@ final readonly class ContentsReading
      *
      * @param list<ThingRow> $contents
      * @param list<OutRow> $out
+     * @param Thing|null $sought the one around which they are shown, in its gap where it is not there
      */
-    public function withGaps(array $contents, array $out, FilingScheme $scheme): Strip
+    public function withGaps(array $contents, array $out, FilingScheme $scheme, ?Thing $sought = null): Strip
     {
-        $gaps = array_map(static fn (OutRow $row): int => $row->row->id, $out);
-        $things = [...array_map(static fn (OutRow $row): Thing => $row->row->thing, $out), ...self::things($contents)];
+        $missing = array_map(static fn (OutRow $row): Thing => $row->row->thing, $out);
+        $things = self::each([...$missing, ...self::things($contents), ...array_filter([$sought])]);
+        $there = array_map(static fn (ThingRow $row): int => $row->id, $contents);
 
         return Strip::around(
-            $scheme->sort(self::each($things)),
-            [],
-            array_values(array_diff($gaps, array_map(static fn (ThingRow $row): int => $row->id, $contents))),
+            $scheme->sort($things),
+            null === $sought ? [] : [$sought->id],
+            array_values(array_diff(array_map(static fn (Thing $thing): int => $thing->id, $things), $there)),
         );
+    }
+
+    /** Returns what stands around a thing in the place where it is at home. */
+    public function around(int $home, Thing $thing, FilingScheme $scheme): Strip
+    {
+        return $this->withGaps($this->of($home, $scheme), $this->outOf($home), $scheme, $thing);
     }
 
     /**

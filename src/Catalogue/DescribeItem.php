@@ -67,4 +67,12 @@ final readonly class DescribeItem
             [...$ids, (int) $isTogether],
         );
     }
+
+    public function part(Item $one, Item $other): void
+    {
+        $this->database->executeStatement(
+            'DELETE FROM companion WHERE item_id = ? AND other_id = ?',
+            [min((int) $one->id, (int) $other->id), max((int) $one->id, (int) $other->id)],
+        );
+    }
 }

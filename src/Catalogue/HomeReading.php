@@ -6,6 +6,7 @@ namespace App\Catalogue;
 
 use App\Database\Row;
 use App\Stores\FloorReading;
+use App\Stores\InnerRow;
 use App\Stores\PlaceReading;
 use App\Stores\PlaceRow;
 use App\Stores\RoomReading;
@@ -25,9 +26,10 @@ use Lottel\Core\Homes\Reach;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Contracts\Service\ResetInterface;
 
 /** Homes for things that have none, things that ask to be filed, and how full places are. */
-final class HomeReading
+final class HomeReading implements ResetInterface
 {
     private const SAMPLE = 10;
     private const PROPOSALS = 3;
@@ -45,6 +47,11 @@ final class HomeReading
         private readonly PlaceReading $stores,
         private readonly ClockInterface $clock,
     ) {
+    }
+
+    public function reset(): void
+    {
+        $this->places = null;
     }
 
     /** @return list<ToFile> things in a basket of new things that have been used often enough to be filed */
@@ -113,6 +120,31 @@ final class HomeReading
         );
     }
 
+    /**
+     * Returns in which part of a place each of its loose things would best lie; what fits none of them as well as any is left out.
+     *
+     * @param list<ThingRow> $loose
+     * @param list<InnerRow> $parts
+     *
+     * @return array<int, string> address by item
+     */
+    public function parts(array $loose, array $parts): array
+    {
+        if ([] === $parts) {
+            return [];
+        }
+        $addresses = array_map(static fn (InnerRow $part): string => $part->address, $parts);
+        $best = [];
+        foreach (\array_slice($loose, 0, self::MOST) as $row) {
+            [$first, $second] = $this->ranked($row, $addresses) + [null, null];
+            if (null !== $first && (null === $second || $first->worth > $second->worth)) {
+                $best[$row->id] = $first->address;
+            }
+        }
+
+        return $best;
+    }
+
     private function toFile(ThingRow $row, string $note): ToFile
     {
         return new ToFile($row, $note, $this->proposals($row));
@@ -121,12 +153,25 @@ final class HomeReading
     /** @return list<HomeProposal> the best homes for a thing, with reasons */
     private function proposals(ThingRow $row): array
     {
+        return \array_slice($this->ranked($row), 0, self::PROPOSALS);
+    }
+
+    /**
+     * @param list<string>|null $only the addresses that may be chosen from
+     *
+     * @return list<HomeProposal> best first
+     */
+    private function ranked(ThingRow $row, ?array $only = null): array
+    {
         $companions = $this->homesOfCompanions($row->id);
         $box = $row->box ?? TypicalSize::box($row->thing->kind);
         $handling = Handling::ofKind($row->thing->kind);
         $candidates = [];
         foreach ($this->places() as $for) {
             $place = $for->place;
+            if (null !== $only && !\in_array($place->address, $only, true)) {
+                continue;
+            }
             $candidates[] = new HomeCandidate(
                 $place->address,
                 $place->saysKind,
@@ -140,9 +185,8 @@ final class HomeReading
                 $place->alsoKinds,
             );
         }
-        $ranked = (new HomeRanking())->rank($row->thing, $candidates, HomeRanking::usesAMonth($this->usesLately($row->id)));
 
-        return \array_slice($ranked, 0, self::PROPOSALS);
+        return (new HomeRanking())->rank($row->thing, $candidates, HomeRanking::usesAMonth($this->usesLately($row->id)));
     }
 
     /** @return list<int> places */

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Log\LifeReading;
 use App\Log\LogFilter;
 use App\Log\LogReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
+use App\Steps\StepRefused;
 use App\Stores\Places;
 use App\Stores\RoomReading;
 use App\Web\Input;
@@ -16,10 +18,10 @@ use App\Web\Problem;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\KindFields;
 use Lottel\Core\Catalogue\Season;
-use Lottel\Core\Filing\FilingPosition;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Retracking;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Picture\StandIn;
 use Lottel\Core\Upkeep\Hazard;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -30,6 +32,7 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** Items: their records, photos, companions and homes. */
 final class ItemController extends Page
 {
+    private const CHOICES = 8;
     private const LINES_OF_LOG = 8;
     private const LINES_OF_LOG_ALONE = 20;
 
@@ -42,13 +45,15 @@ final class ItemController extends Page
         private readonly LogReading $log,
         private readonly KeepPhoto $photos,
         private readonly WarnOfReach $warn,
+        private readonly LifeReading $life,
+        private readonly LifeShelf $shelf,
     ) {
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}', name: 'item', methods: ['GET'])]
-    public function itemPage(int $id, ?Problem $problem = null): Response
+    public function itemPage(Request $request, int $id, ?Problem $problem = null): Response
     {
-        return $this->showItem($id, $problem);
+        return $this->showItem($id, $problem, trim($request->query->getString('with')));
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/edit', name: 'edit_item', methods: ['GET'])]
@@ -71,22 +76,44 @@ final class ItemController extends Page
         }, fn (Problem $problem): Response => $this->showEdit($id, $problem));
     }
 
+    /** Changes one word of the record, where it stands on the page. */
+    #[Route('/items/{id<[0-9]{1,12}>}/word', name: 'change_word', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function changeWord(Request $request, int $id, DescribeItem $describe): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
+            $item = $this->items->one($id);
+            $describe($item, ItemForm::word($input, $item->record()), $item->tracking);
+
+            return Outcome::undoable($this->itemUrl($item), 'Written down.');
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
     #[Route('/items/{id<[0-9]{1,12}>}/companions', name: 'add_companion', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function companion(Request $request, int $id, DescribeItem $describe): Response
     {
         return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
             $item = $this->items->one($id);
-            $name = $input->text('companion', 200, true);
-            $other = $this->items->named($name);
-            if (null === $other || $other === $item) {
-                $input->refuse('companion', 'No other item has exactly this name.');
+            $other = $this->items->one($input->id('other'));
+            if ($other === $item) {
+                throw StepRefused::itsOwnCompanion($item->name);
             }
-            $input->check();
-            \assert(null !== $other);
             $describe->belongTogether($item, $other, $input->isTicked('is_together'));
 
             return Outcome::undoable($this->itemUrl($item), \sprintf('%s and %s belong together.', $item->name, $other->name));
+        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+    }
+
+    #[Route('/items/{id<[0-9]{1,12}>}/companions/part', name: 'part_companions', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function part(Request $request, int $id, DescribeItem $describe): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
+            [$item, $other] = [$this->items->one($id), $this->items->one($input->id('other'))];
+            $describe->part($item, $other);
+
+            return Outcome::undoable($this->itemUrl($item), \sprintf('%s and %s need not be together.', $item->name, $other->name));
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
@@ -286,7 +313,7 @@ final class ItemController extends Page
         }, fn (Problem $problem): Response => $this->showItem($id, $problem));
     }
 
-    private function showItem(int $id, ?Problem $problem): Response
+    private function showItem(int $id, ?Problem $problem, string $companion = ''): Response
     {
         $item = $this->reading->item($id);
         if (null !== $item->removedAt) {
@@ -295,12 +322,13 @@ final class ItemController extends Page
             return $this->render('catalogue/removed_item.html.twig', ['item' => $item, 'log' => $log, 'problem' => $problem]);
         }
 
+        $life = $this->life->of($id);
+
         return $this->render('catalogue/item.html.twig', [
             'item' => $item,
             'where' => $this->reading->whereabouts($id),
             'has_moved' => $this->reading->hasMoved($id),
             'warning' => $this->warn->ofHome($this->items->one($id)),
-            'position' => $this->positionAtHome($item),
             'companions' => $this->reading->companions($id),
             'kits_of' => $this->reading->kitsOf($id),
             'log' => $this->log->lines(new LogFilter(item: $id), self::LINES_OF_LOG),
@@ -308,15 +336,29 @@ final class ItemController extends Page
             'lit' => $this->room->lit([$item->homeId]),
             'palette' => null === $item->photo ? [] : $this->photos->palette($item->photo),
             'fields' => KindFields::of($item->record->kind),
+            'stand_in' => StandIn::of($this->reading->thing($id), $item->box()),
+            'strip' => $this->stripAtHome($item),
+            'life' => $this->shelf->drawn($life),
+            'earlier' => LifeShelf::earlier(\count($life)),
+            'cares' => $this->caresAtReturn($id),
+            'companion_search' => $companion,
+            'companion_choices' => '' === $companion ? null : $this->reading->like($companion, $id, self::CHOICES),
+            'words' => array_combine(array_column(RecordWord::cases(), 'value'), RecordWord::cases()),
             'problem' => $problem,
         ]);
     }
 
-    private function positionAtHome(ItemRow $item): ?FilingPosition
+    /** @return list<CareRow> */
+    private function caresAtReturn(int $id): array
+    {
+        return CareRow::onReturn($this->reading->lines([$id]));
+    }
+
+    private function stripAtHome(ItemRow $item): ?Strip
     {
         return null === $item->homeId || null === $item->homeScheme
             ? null
-            : $this->contents->positionIn($item->homeId, $this->reading->thing($item->id), $item->homeScheme);
+            : $this->contents->around($item->homeId, $this->reading->thing($item->id), $item->homeScheme);
     }
 
     private function showEdit(int $id, ?Problem $problem): Response

@@ -42,6 +42,26 @@ final class ItemForm
         return $record;
     }
 
+    /**
+     * Reads one word of a record; the others stay as they are.
+     *
+     * @throws InvalidInput if it cannot be read
+     */
+    public static function word(Input $input, ItemRecord $record): ItemRecord
+    {
+        $changed = match ($input->choice('word', RecordWord::class)) {
+            RecordWord::Name => $record->with(name: $input->text('name', 200, true)),
+            RecordWord::Maker => $record->with(maker: $input->text('maker', 120)),
+            RecordWord::Themes => $record->with(themes: self::themes($input->text('themes', 300))),
+            RecordWord::Colour => $record->coloured($input->colour('colour')),
+            RecordWord::Words => $record->with(sentiments: $input->text('sentiments', 4000)),
+            RecordWord::Note => $record->with(note: $input->text('note', 4000)),
+        };
+        $input->check();
+
+        return $changed;
+    }
+
     /** @return list<string> */
     private static function themes(string $text): array
     {

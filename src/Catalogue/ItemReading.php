@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Database\FullText;
 use App\Database\Row;
 use App\Steps\Unknown;
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\ParameterType;
 use Lottel\Core\Catalogue\Thing;
 
 /** Items: what is written down about them, where they are, and what they have to do with each other. */
@@ -53,6 +55,21 @@ final readonly class ItemReading
         return Row::each($rows, ThingRow::thing(...));
     }
 
+    /**
+     * @param list<int> $items
+     *
+     * @return list<ThingLine> as lists show them
+     */
+    public function lines(array $items): array
+    {
+        $rows = [] === $items ? [] : $this->database->fetchAllAssociative(
+            'SELECT '.ThingLine::COLUMNS.' FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id IN ('.self::marks($items).')',
+            $items,
+        );
+
+        return Row::each($rows, ThingLine::of(...));
+    }
+
     public function hasMoved(int $item): bool
     {
         return false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ? LIMIT 1', [$item]);
@@ -72,7 +89,7 @@ final readonly class ItemReading
     public function whereaboutsOf(array $items): array
     {
         $rows = [] === $items ? [] : $this->database->fetchAllAssociative(
-            'SELECT b.item_id, b.quantity, p.id AS place_id, p.address, p.nature, k.id AS kit_id, k.name AS kit
+            'SELECT b.item_id, b.quantity, p.id AS place_id, p.address, p.nature, k.id AS kit_id, k.name AS kit, k.stage AS kit_stage
              FROM balance b JOIN place p ON p.id = b.place_id LEFT JOIN kit_holder o ON o.place_id = p.id LEFT JOIN kit k ON k.id = o.kit_id
              WHERE b.item_id IN ('.self::marks($items).") AND (p.nature <> 'outside' OR (p.address = 'lost' AND b.quantity > 0))
              ORDER BY p.nature, p.address",
@@ -100,9 +117,9 @@ final readonly class ItemReading
      */
     public function companionsOf(array $items): array
     {
-        $marks = self::marks($items);
+        [$marks, $columns] = [self::marks($items), ThingLine::COLUMNS];
         $rows = [] === $items ? [] : $this->database->fetchAllAssociative(
-            "SELECT c.of_id, c.is_together, i.id, i.name, i.kind, h.address AS home
+            "SELECT c.of_id, c.is_together, $columns
              FROM (SELECT item_id AS of_id, other_id AS with_id, is_together FROM companion WHERE item_id IN ($marks)
                    UNION ALL SELECT other_id, item_id, is_together FROM companion WHERE other_id IN ($marks)) c
              JOIN item i ON i.id = c.with_id LEFT JOIN place h ON h.id = i.home_id ORDER BY i.name",
@@ -110,6 +127,25 @@ final readonly class ItemReading
         );
 
         return Row::each($rows, CompanionRow::of(...));
+    }
+
+    /**
+     * Returns things that all words of a text fit, of which the last letters may be missing: to choose one of them.
+     *
+     * @return list<ThingLine>
+     */
+    public function like(string $text, int $except, int $most): array
+    {
+        $words = FullText::all($text);
+        $rows = null === $words ? [] : $this->database->fetchAllAssociative(
+            'SELECT '.ThingLine::COLUMNS.' FROM (SELECT rowid / 2 AS id, rank FROM finder WHERE finder MATCH :words AND rowid % 2 = 0) f
+             JOIN item i ON i.id = f.id AND i.id <> CAST(:except AS INTEGER) LEFT JOIN place h ON h.id = i.home_id
+             WHERE i.removed_at IS NULL ORDER BY f.rank, i.name LIMIT :most',
+            ['words' => $words, 'except' => $except, 'most' => $most],
+            ['except' => ParameterType::INTEGER, 'most' => ParameterType::INTEGER],
+        );
+
+        return Row::each($rows, ThingLine::of(...));
     }
 
     /** @return list<KitOfItem> the kits that want an item or had it */

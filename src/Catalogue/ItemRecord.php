@@ -35,4 +35,44 @@ final readonly class ItemRecord
         public array $details,
     ) {
     }
+
+    /** @param list<string>|null $themes */
+    public function with(
+        ?string $name = null,
+        ?string $maker = null,
+        ?array $themes = null,
+        ?string $sentiments = null,
+        ?string $note = null,
+    ): self {
+        return $this->copy($name, $maker, $themes, $this->colour, $sentiments, $note);
+    }
+
+    public function coloured(?string $colour): self
+    {
+        return $this->copy(null, null, null, $colour, null, null);
+    }
+
+    /** @param list<string>|null $themes */
+    private function copy(?string $name, ?string $maker, ?array $themes, ?string $colour, ?string $sentiments, ?string $note): self
+    {
+        return new self(
+            $name ?? $this->name,
+            $this->kind,
+            $maker ?? $this->maker,
+            $themes ?? $this->themes,
+            $colour,
+            $this->colourName,
+            $this->isMulticolour,
+            $sentiments ?? $this->sentiments,
+            $note ?? $this->note,
+            $this->hazards,
+            $this->collection,
+            $this->season,
+            $this->width,
+            $this->height,
+            $this->depth,
+            $this->grams,
+            $this->details,
+        );
+    }
 }

@@ -7,6 +7,7 @@ namespace App\Catalogue;
 use App\Database\Row;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Filing\FilingScheme;
+use Lottel\Core\Furniture\Box;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
 
@@ -64,6 +65,16 @@ final readonly class ItemRow
             $row->intOrNull('grams'),
             $row->named('details'),
         );
+    }
+
+    /** Its three sides, null where one of them is not known. */
+    public function box(): ?Box
+    {
+        [$width, $height, $depth] = [$this->record->width, $this->record->height, $this->record->depth];
+
+        return null === $width || null === $height || null === $depth
+            ? null
+            : new Box(Length::ofTicks($width), Length::ofTicks($height), Length::ofTicks($depth));
     }
 
     /** @return list<Length> the sides that are known: width, height, depth */

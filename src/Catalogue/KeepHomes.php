@@ -40,6 +40,16 @@ final readonly class KeepHomes
         }
     }
 
+    /** Gives an item a home and brings there what of it lies in a place that is not its home. */
+    public function moveTo(Step $step, Item $item, Place $home, ?Place $lies): void
+    {
+        $this->giveHome($step, $item, $home);
+        $quantity = null === $lies ? 0 : $this->log->quantity((int) $item->id, (int) $lies->id);
+        if (null !== $lies && $lies !== $home && $quantity > 0) {
+            $this->log->move($step, $item->moves($quantity, $lies, $home, Reason::Move));
+        }
+    }
+
     /** @return list<Item> */
     private function inOnePocket(Item $item): array
     {

@@ -19,4 +19,9 @@ final readonly class KitOfItem
     {
         return new self($row->int('id'), $row->text('name'), $row->one('stage', Stage::class), $row->one('state', NeedState::class));
     }
+
+    public function isPlanned(): bool
+    {
+        return Stage::Planned === $this->stage;
+    }
 }

@@ -11,6 +11,7 @@ use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Stores\BuildUnit;
 use App\Stores\DescribePlace;
+use App\Stores\InnerRow;
 use App\Stores\Place;
 use App\Stores\PlaceForm;
 use App\Stores\PlaceReading;
@@ -51,9 +52,9 @@ final class PlaceController extends Page
     }
 
     #[Route('/stores/places/{address}', name: 'place', methods: ['GET'])]
-    public function page(string $address): Response
+    public function page(string $address, ?Problem $problem = null): Response
     {
-        return $this->show($address, null);
+        return $this->show($address, $problem);
     }
 
     #[Route('/stores/places/{address}', name: 'describe_place', methods: ['POST'])]
@@ -101,29 +102,33 @@ final class PlaceController extends Page
         return $response;
     }
 
-    #[Route('/stores/places/{address}/several', name: 'change_several', methods: ['POST'])]
+    /** Puts things that lie loose in a place into its parts. */
+    #[Route('/stores/places/{address}/parts', name: 'put_into_parts', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function several(Request $request, string $address, DescribeItem $describe, KeepHomes $homes, WarnOfReach $warn): Response
+    public function intoParts(Request $request, string $address, KeepHomes $homes): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($address, $describe, $homes, $warn): Outcome {
+        return $this->write($request, function (Input $input, Step $step) use ($address, $homes): Outcome {
             $place = $this->places->inUse($address);
-            $items = $this->items->several($input->list('items'), self::MOST_AT_ONCE);
-            if ([] === $items) {
+            $parts = array_map(static fn (InnerRow $part): string => $part->address, $this->reading->inner((int) $place->id));
+            $moved = [];
+            foreach ($this->items->several($input->list('things'), self::MOST_AT_ONCE) as $item) {
+                $part = $input->text('part_'.$item->id, 24);
+                if ('' === $part) {
+                    continue;
+                }
+                if (!\in_array($part, $parts, true)) {
+                    $input->refuse('part_'.$item->id, 'Choose one of its parts.');
+                    continue;
+                }
+                $homes->moveTo($step, $item, $this->places->inUse($part), $place);
+                $moved[] = $item->name;
+            }
+            $input->check();
+            if ([] === $moved) {
                 throw StepRefused::nothingChosen();
             }
-            $change = BulkChange::read($input);
-            $to = $this->places->chosen($input, 'to');
-            $input->check();
-            if (null === $to && $change->isNothing()) {
-                throw StepRefused::nothingToChange();
-            }
-            $describe->several($items, $change);
-            if (null !== $to) {
-                array_walk($items, static fn (Item $item) => $homes->giveHome($step, $item, $to));
-            }
-            $said = Counted::sentence(self::names($items), null === $to ? 'changed.' : 'changed, and at home in '.$to->address.' now.');
 
-            return Outcome::undoable($this->urlOf($place), trim($said.' '.(null === $to ? '' : $warn->ofHomes($items))));
+            return Outcome::undoable($this->urlOf($place), Counted::sentence($moved, 'in the parts of '.$place->address.' now.'));
         }, fn (Problem $problem): Response => $this->show($address, $problem));
     }
 
@@ -167,14 +172,16 @@ final class PlaceController extends Page
         $scheme = $place->scheme();
         $contents = $this->contents->of($place->id, $scheme);
         $out = $this->contents->outOf($place->id);
+        $inner = $this->reading->inner($place->id);
 
         return $this->render('catalogue/place.html.twig', [
             'place' => $place,
             'scheme' => $scheme,
             'contents' => $contents,
-            'strip' => $this->contents->withGaps($contents, $out, $scheme),
+            'lying' => Lying::inOrder($contents, $out, $scheme),
             'out' => $out,
-            'inner' => $this->reading->inner($place->id),
+            'inner' => $inner,
+            'parts' => $this->homes->parts($contents, $inner),
             'facts' => $this->homes->facts($place, $contents),
             'preview' => $preview,
             'families' => Family::cases(),

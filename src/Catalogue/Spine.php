@@ -8,7 +8,7 @@ namespace App\Catalogue;
 final readonly class Spine
 {
     /** @param bool $isGap whether only its place is there, since it is out */
-    public function __construct(public string $name, public ?string $colour, public bool $isMarked, public bool $isGap)
+    public function __construct(public int $id, public string $name, public ?string $colour, public bool $isMarked, public bool $isGap)
     {
     }
 }

@@ -28,6 +28,7 @@ final readonly class Strip
         $from = max(0, min(self::first($things, $marked) - intdiv(self::LENGTH, 2), \count($things) - self::LENGTH));
         $shown = \array_slice($things, $from, self::LENGTH);
         $spines = array_map(static fn (Thing $thing): Spine => new Spine(
+            $thing->id,
             $thing->name,
             $thing->colour,
             \in_array($thing->id, $marked, true),

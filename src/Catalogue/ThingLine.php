@@ -6,16 +6,23 @@ namespace App\Catalogue;
 
 use App\Database\Row;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\Thing;
+use Lottel\Core\Furniture\Box;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Picture\StandIn;
 use Lottel\Core\Upkeep\Hazard;
 
 /** An item as a list shows it, with its home. */
 final readonly class ThingLine
 {
     /** What a question asks for, of an item `i` and its home `h`. */
-    public const COLUMNS = 'i.id AS item_id, i.name, i.maker, i.kind, i.tracking, i.colour, i.hazards, i.home_id, h.address AS home';
+    public const COLUMNS = 'i.id AS item_id, i.name, i.maker, i.kind, i.tracking, i.colour, i.hazards, i.home_id, h.address AS home,
+        i.themes, i.photo, i.width, i.height, i.depth';
 
-    /** @param list<Hazard> $hazards */
+    /**
+     * @param list<Hazard> $hazards
+     * @param list<string> $themes
+     */
     private function __construct(
         public int $id,
         public string $name,
@@ -26,6 +33,9 @@ final readonly class ThingLine
         public array $hazards,
         public ?int $homeId,
         public ?string $home,
+        public array $themes,
+        public ?string $photo,
+        public ?Box $box,
     ) {
     }
 
@@ -41,7 +51,15 @@ final readonly class ThingLine
             $row->several('hazards', Hazard::class),
             $row->intOrNull('home_id'),
             $row->textOrNull('home'),
+            $row->texts('themes'),
+            $row->textOrNull('photo'),
+            $row->box('width', 'height', 'depth'),
         );
+    }
+
+    public function standIn(): StandIn
+    {
+        return StandIn::of(new Thing($this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour), $this->box);
     }
 
     /** Whether something in it is carried as briefly as can be: last on the way out, first on the way back. */

@@ -11,6 +11,7 @@ use Lottel\Core\Furniture\Box;
 use Lottel\Core\Homes\Contents;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Picture\StandIn;
 use Lottel\Core\Upkeep\Hazard;
 
 /** An item in a place, with what filing and fitting need to know of it. */
@@ -26,6 +27,7 @@ final readonly class ThingRow
         public ?Box $box,
         public ?int $grams,
         public array $hazards,
+        public ?string $photo,
     ) {
     }
 
@@ -41,6 +43,7 @@ final readonly class ThingRow
             $row->box('width', 'height', 'depth'),
             $row->intOrNull('grams'),
             $row->several('hazards', Hazard::class),
+            $row->textOrNull('photo'),
         );
     }
 
@@ -58,6 +61,11 @@ final readonly class ThingRow
             Thing::areaOf($row->lengthOrNull('width'), $row->lengthOrNull('height')),
             $row->text('season'),
         );
+    }
+
+    public function standIn(): StandIn
+    {
+        return StandIn::of($this->thing, $this->box);
     }
 
     /** How much room it takes up, and what it weighs; guessed where nobody has measured it. */

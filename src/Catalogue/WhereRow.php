@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Database\Row;
+use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\PlaceNature;
 
 /** How much of an item is in one place. */
@@ -17,6 +18,7 @@ final readonly class WhereRow
         private PlaceNature $nature,
         public ?int $kitId,
         public ?string $kit,
+        private ?Stage $stage,
     ) {
     }
 
@@ -29,6 +31,7 @@ final readonly class WhereRow
             $row->one('nature', PlaceNature::class),
             $row->intOrNull('kit_id'),
             $row->textOrNull('kit'),
+            $row->oneOrNull('kit_stage', Stage::class),
         );
     }
 
@@ -51,6 +54,12 @@ final readonly class WhereRow
     public function isOut(): bool
     {
         return PlaceNature::Tray === $this->nature;
+    }
+
+    /** Whether the kit that it is out with is not done with it yet. */
+    public function isBeingMade(): bool
+    {
+        return Stage::Pulling === $this->stage || Stage::Making === $this->stage;
     }
 
     public function isLost(): bool

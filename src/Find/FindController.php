@@ -10,6 +10,8 @@ use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Label\ScanCode;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -29,7 +31,7 @@ final class FindController extends Page
     }
 
     #[Route('/find', name: 'find', methods: ['GET'])]
-    public function find(Request $request, ReadLabel $read): Response
+    public function find(Request $request, ReadLabel $read, ?Problem $problem = null): Response
     {
         $text = mb_substr($request->query->getString('q'), 0, 200);
         $scanned = null === ScanCode::read($text) ? null : $read($text);
@@ -39,7 +41,7 @@ final class FindController extends Page
                 : $this->redirectToRoute('item', ['id' => $scanned->item->id]);
         }
 
-        return $this->show($request, null);
+        return $this->show($request, $problem);
     }
 
     #[Route('/find/saved', name: 'save_search', methods: ['POST'])]
@@ -69,7 +71,7 @@ final class FindController extends Page
     private function show(Request $request, ?Problem $problem): Response
     {
         $asked = $request->query->all();
-        if (null !== $problem) {
+        if ($request->request->has('query')) {
             parse_str($request->request->getString('query'), $asked);
         }
         $form = FindForm::read($asked, $this->frame);
@@ -86,6 +88,8 @@ final class FindController extends Page
             'saved' => $isFragment ? [] : $this->searches->all(),
             'lit' => $this->lit($found),
             'is_fragment' => $isFragment,
+            'kinds' => Kind::cases(),
+            'seasons' => Season::cases(),
             'problem' => $problem,
         ]);
     }

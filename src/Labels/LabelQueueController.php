@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Catalogue\Items;
 use App\Steps\Outcome;
+use App\Steps\StepRefused;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\LabelDrawing;
+use Lottel\Core\Label\LabelFormat;
 use Lottel\Core\Label\LabelLayout;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
@@ -19,6 +22,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The labels that wait, and the sheets that they are printed on. */
 final class LabelQueueController extends Page
 {
+    private const MOST = 400;
     private const OWN_FIRST_SIDES = ['page_width', 'page_height', 'left', 'top'];
     private const OWN_LAST_SIDES = ['label_width', 'label_height', 'gap_across', 'gap_down'];
 
@@ -59,6 +63,23 @@ final class LabelQueueController extends Page
         } catch (InvalidLabel $problem) {
             return $this->index($problem->getMessage());
         }
+    }
+
+    /** Puts the labels of chosen things with those that are to be printed. */
+    #[Route('/things/labels', name: 'label_several', methods: ['POST'])]
+    public function several(Request $request, Items $items): Response
+    {
+        return $this->write($request, function (Input $input) use ($items): Outcome {
+            $chosen = $items->several($input->list('items'), self::MOST);
+            if ([] === $chosen) {
+                throw StepRefused::nothingChosen();
+            }
+            foreach ($chosen as $item) {
+                $this->queue->wishForItem($item, 'asked for', LabelFormat::forThing($item->kind));
+            }
+
+            return Outcome::undoable($this->generateUrl('labels'), Counted::of(\count($chosen), 'label waits', 'labels wait').' to be printed.');
+        }, fn (Problem $problem): Response => $this->showAgain($request, $problem));
     }
 
     #[Route('/stores/labels/printed', name: 'labels_printed', methods: ['POST'])]

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Making;
 
+use App\Catalogue\CareRow;
 use App\Catalogue\Items;
 use App\Catalogue\ThingLine;
 use App\Find\FindReading;
-use App\Kits\CareRow;
 use App\Kits\KitReading;
 use App\Kits\Kits;
 use App\Kits\PlanController;

@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Catalogue\Item;
 use App\Catalogue\ItemController;
 use App\Catalogue\Items;
+use App\Kits\Kit;
 use App\Kits\KitList;
 use App\Kits\Kits;
 use App\Steps\Outcome;
 use App\Steps\Step;
+use App\Steps\StepRefused;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -20,6 +24,8 @@ use Symfony\Component\Routing\Attribute\Route;
 /** From an item or a drawer straight into a kit: one that is planned or out, or a new one. */
 final class IntoKitController extends Page
 {
+    private const MOST = 60;
+
     public function __construct(private readonly Items $items, private readonly Kits $kits, private readonly KitList $list, private readonly TakeOut $out)
     {
     }
@@ -34,13 +40,43 @@ final class IntoKitController extends Page
         );
     }
 
+    /** Puts what was chosen on the list of a kit: whole things whole, of what is counted one each. */
+    #[Route('/things/into-kit', name: 'several_into_kit', methods: ['POST'])]
+    public function several(Request $request): Response
+    {
+        return $this->write($request, function (Input $input, Step $step): Outcome {
+            $items = $this->items->several($input->list('items'), self::MOST);
+            if ([] === $items) {
+                throw StepRefused::nothingChosen();
+            }
+            $kit = $this->kit($input, $step);
+            foreach ($items as $item) {
+                $input->isTicked('now') ? $this->out->now($step, $kit, $item, 1) : $this->list->add($kit, $item, 1);
+            }
+            $isCounted = [] !== array_filter($items, static fn (Item $item): bool => !$item->tracking->movesWhole());
+            $names = array_map(static fn (Item $item): string => $item->name, $items);
+            $where = $input->isTicked('now') ? 'on '.$kit->trayInUse()->address.'.' : \sprintf('on the list of “%s”.', $kit->name);
+
+            return Outcome::undoable(
+                $this->generateUrl($input->isTicked('now') ? 'make_kit' : 'kit', ['id' => $kit->id]),
+                Counted::sentence($names, $where).($isCounted ? ' Of what is counted it is one each: say how many.' : ''),
+            );
+        }, fn (Problem $problem): Response => $this->showAgain($request, $problem));
+    }
+
+    private function kit(Input $input, Step $step): Kit
+    {
+        $id = $input->id('kit');
+
+        return 0 === $id ? $this->out->newKit($step, $this->frame->today()) : $this->kits->one($id);
+    }
+
     private function into(Input $input, Step $step, int $id): Outcome
     {
         $item = $this->items->one($id);
         $quantity = $item->tracking->movesWhole() ? 1 : $input->quantity('quantity', $item->tracking);
-        $kitId = $input->id('kit');
         $input->check();
-        $kit = 0 === $kitId ? $this->out->newKit($step, $this->frame->today()) : $this->kits->one($kitId);
+        $kit = $this->kit($input, $step);
         if (!$input->isTicked('now')) {
             $this->list->add($kit, $item, $quantity);
 

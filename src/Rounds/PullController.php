@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Catalogue\CareRow;
 use App\Catalogue\ContentsReading;
 use App\Catalogue\Items;
 use App\Find\FindReading;
-use App\Kits\CareRow;
 use App\Kits\KitReading;
 use App\Kits\KitRow;
 use App\Kits\Kits;

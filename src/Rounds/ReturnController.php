@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Rounds;
 
+use App\Catalogue\CareRow;
 use App\Catalogue\ContentsReading;
 use App\Catalogue\Item;
 use App\Catalogue\Items;
 use App\Catalogue\ThingLine;
-use App\Kits\CareRow;
 use App\Kits\KitReading;
 use App\Kits\Kits;
 use App\Kits\PlanController;
@@ -65,18 +65,36 @@ final class ReturnController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}/return/home', name: 'bring_home', methods: ['POST'])]
     public function home(Request $request, int $id): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
-            $cared = $input->list('cared');
-            $there = $this->places->chosen($input, 'address');
-            $input->check();
-            $items = $this->items->several($input->list('items'), self::MOST_AT_ONCE);
-            if ([] === $items) {
-                throw StepRefused::nothingChosen();
-            }
-            ($this->bring)($step, $this->kits->one($id), $items, $there, $cared, $this->isGranted('ROLE_OWNER'));
+        return $this->write(
+            $request,
+            function (Input $input, Step $step) use ($id): Outcome {
+                $cared = $input->list('cared');
+                $there = $this->places->chosen($input, 'address');
+                $input->check();
+                $items = $this->items->several($input->list('items'), self::MOST_AT_ONCE);
+                if ([] === $items) {
+                    throw StepRefused::nothingChosen();
+                }
+                ($this->bring)($step, $this->kits->one($id), $items, $there, $cared, $this->isGranted('ROLE_OWNER'));
 
-            return Outcome::undoable($this->url($id, $cared), Counted::sentence(array_map(static fn (Item $item): string => $item->name, $items), 'home.'));
-        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
+                return Outcome::undoable(
+                    $this->afterHome($input, $id, $cared, $items),
+                    Counted::sentence(array_map(static fn (Item $item): string => $item->name, $items), 'home.'),
+                );
+            },
+            fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)),
+        );
+    }
+
+    /**
+     * The round, or the page of the one thing that was sent home from there.
+     *
+     * @param list<string> $cared
+     * @param non-empty-list<Item> $items
+     */
+    private function afterHome(Input $input, int $id, array $cared, array $items): string
+    {
+        return $input->isTicked('from_its_page') ? $this->generateUrl('item', ['id' => $items[0]->id]) : $this->url($id, $cared);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return/lost', name: 'not_on_tray', methods: ['POST'])]

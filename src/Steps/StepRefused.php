@@ -12,6 +12,11 @@ final class StepRefused extends \DomainException implements Refusal
         return null;
     }
 
+    public static function itsOwnCompanion(string $name): self
+    {
+        return new self(\sprintf('%s is always with itself; choose another thing.', $name));
+    }
+
     public static function nowhereToBeFound(string $item): self
     {
         return new self(\sprintf('%s is in no drawer now, as far as the log knows.', $item));

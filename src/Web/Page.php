@@ -13,6 +13,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\RouterInterface;
 use Symfony\Contracts\Service\Attribute\Required;
 
 /** What the pages share: a write goes through once and leads on, or comes back with its problem. */
@@ -60,6 +61,35 @@ abstract class Page extends AbstractController
 
             return $response;
         }
+    }
+
+    /** The page on which things were chosen: a place, or what was found; as its form says. */
+    protected function cameFrom(Input $input): string
+    {
+        [$page, $about] = explode(':', $input->text('from', 1000), 2) + ['', ''];
+        if ('find' === $page) {
+            parse_str($about, $asked);
+
+            return $this->generateUrl('find').'?'.http_build_query(array_filter($asked, is_scalar(...)));
+        }
+
+        return 'place' === $page && 1 === preg_match('/^[A-Z]{1,3}[\w.-]{0,20}$/D', $about)
+            ? $this->generateUrl('place', ['address' => $about])
+            : $this->generateUrl('stores');
+    }
+
+    /** Shows the page on which things were chosen once more, with what went wrong. */
+    protected function showAgain(Request $request, Problem $problem): Response
+    {
+        [$path, $query] = explode('?', $this->cameFrom($this->input($request)), 2) + ['', ''];
+        parse_str($query, $asked);
+        $router = $this->container->get('router');
+        \assert($router instanceof RouterInterface);
+        $router->getContext()->setMethod('GET');
+        $route = $router->match(rawurldecode($path));
+        \assert(\is_string($route['_controller']));
+
+        return $this->forward($route['_controller'], ['problem' => $problem] + $route, $asked);
     }
 
     protected function quantityInWords(int $quantity, Tracking $tracking): string

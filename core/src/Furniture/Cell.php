@@ -14,6 +14,26 @@ final readonly class Cell
     {
     }
 
+    /**
+     * Returns cells for inner places of which nobody has said where they lie: those of a layer side by side, as an assumption.
+     *
+     * @param list<int> $layers of each of them
+     *
+     * @return list<self> in the same order
+     */
+    public static function assumed(array $layers): array
+    {
+        $cells = $nth = [];
+        $many = array_count_values($layers);
+        foreach ($layers as $layer) {
+            $width = intdiv(1000, $many[$layer]);
+            $cells[] = new self($width * ($nth[$layer] ?? 0), 0, $width, 1000, $layer);
+            $nth[$layer] = ($nth[$layer] ?? 0) + 1;
+        }
+
+        return $cells;
+    }
+
     /** Returns the inside of the cell in a place; layers share its height. */
     public function inside(Box $outer, int $layers = 1): Box
     {

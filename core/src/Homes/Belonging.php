@@ -22,6 +22,26 @@ final readonly class Belonging
     ) {
     }
 
+    /** Returns what belongs here in words, such as “for stamp set, die · by Oddling · sea”. */
+    public function inWords(): string
+    {
+        $kinds = array_map(static fn (Kind $kind): string => $kind->value, [
+            ...array_filter([$this->kind], static fn (?Kind $kind): bool => null !== $kind),
+            ...$this->alsoKinds,
+        ]);
+        $words = array_filter(
+            [
+                [] === $kinds ? '' : 'for '.implode(', ', array_unique($kinds)),
+                '' === $this->maker ? '' : 'by '.$this->maker,
+                $this->theme,
+                $this->colour,
+            ],
+            static fn (string $word): bool => '' !== $word,
+        );
+
+        return [] === $words ? 'for anything' : implode(' · ', $words);
+    }
+
     /** Returns why a thing does not belong here, or null where it does. */
     public function excludes(Thing $thing): ?string
     {

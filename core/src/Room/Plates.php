@@ -132,31 +132,16 @@ final readonly class Plates
     private function apart(array $plates): array
     {
         usort($plates, static fn (Plate $a, Plate $b): int => $a->y <=> $b->y);
-        $blocks = [];
-        foreach ($plates as $at => $plate) {
-            $blocks[] = [$plate->y - $at * self::STEP, 1];
-            while (\count($blocks) > 1 && $blocks[\count($blocks) - 2][0] > $blocks[\count($blocks) - 1][0]) {
-                [$b, $ofB] = array_pop($blocks);
-                [$a, $ofA] = array_pop($blocks);
-                $blocks[] = [($a * $ofA + $b * $ofB) / ($ofA + $ofB), $ofA + $ofB];
-            }
-        }
-        $tops = [];
-        foreach ($blocks as [$start, $many]) {
-            array_push($tops, ...array_fill(0, $many, $start));
-        }
-        $last = $this->row->height + Elevation::BOARD - Plate::HEIGHT - (\count($plates) - 1) * self::STEP;
+        $tops = Spread::over(
+            array_map(static fn (Plate $plate): float => $plate->y, $plates),
+            self::STEP,
+            $this->row->height + Elevation::BOARD - Plate::HEIGHT,
+        );
 
         return array_map(
-            static fn (Plate $plate, int $at): Plate => new Plate(
-                $plate->fronts,
-                $plate->x,
-                max(0.0, min($last, $tops[$at])) + $at * self::STEP,
-                $plate->width,
-                $plate->isLeft,
-            ),
+            static fn (Plate $plate, float $top): Plate => new Plate($plate->fronts, $plate->x, $top, $plate->width, $plate->isLeft),
             $plates,
-            array_keys($plates),
+            $tops,
         );
     }
 }

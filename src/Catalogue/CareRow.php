@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Kits;
+namespace App\Catalogue;
 
-use App\Catalogue\ThingLine;
 use Lottel\Core\Upkeep\Care;
 
 /** A caution, and the things to which it applies. */

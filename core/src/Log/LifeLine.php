@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Log;
+
+/** A movement as the life of a thing tells it; what was put right since is not told. */
+final readonly class LifeLine
+{
+    public function __construct(
+        public \DateTimeImmutable $at,
+        public Reason $reason,
+        public int $quantity,
+        public Place $from,
+        public Place $to,
+        public ?int $kit = null,
+    ) {
+    }
+}

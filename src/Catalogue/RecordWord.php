@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+/** What of an item's record can be changed on its own, where it stands on the page. */
+enum RecordWord: string
+{
+    case Name = 'name';
+    case Maker = 'maker';
+    case Themes = 'themes';
+    case Colour = 'colour';
+    case Words = 'sentiments';
+    case Note = 'note';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Name => 'Name',
+            self::Maker => 'Maker',
+            self::Themes => 'Themes',
+            self::Colour => 'Colour',
+            self::Words => 'Words on it, one a line',
+            self::Note => 'Note',
+        };
+    }
+}
