@@ -20,7 +20,7 @@ final class ArrowsTest extends TestCase
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],
         'Labels' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'Log' => ['Database', 'Steps', 'Stores', 'Web'],
-        'Making' => ['Catalogue', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
+        'Making' => ['Catalogue', 'Database', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
         'People' => ['Security', 'Steps', 'Stores', 'Web'],
         'Rounds' => ['Catalogue', 'Database', 'Find', 'Kits', 'Labels', 'Log', 'Steps', 'Stores', 'Web'],
         'Schema' => ['Catalogue', 'Kits', 'Security', 'Stores'],

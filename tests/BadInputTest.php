@@ -99,7 +99,10 @@ final class BadInputTest extends RoomTestCase
     #[DataProvider('names')]
     public function testNamesThatAreNoneAreRefused(string $name, string $message): void
     {
-        $page = $this->post('/kits', ['name' => $name, 'makes' => '12 cards', 'note' => "line one\nline two", '_form' => 'kit']);
+        $page = $this->post('/kits', ['name' => $name, '_form' => 'kit']);
+        $this->assertCode(422);
+        self::assertStringContainsString($message, $page->filter('#kit-name-error')->text());
+        $page = $this->post("/kits/{$this->kit}", ['name' => $name, 'makes' => '12 cards', 'note' => "line one\nline two", '_form' => 'kit']);
         $this->assertCode(422);
         self::assertStringContainsString($message, $page->filter('#kit-name-error')->text());
         self::assertSame('12 cards', $page->filter('#kit-makes')->attr('value'));
@@ -117,7 +120,7 @@ final class BadInputTest extends RoomTestCase
     public function testDatesThatAreNoneAreRefused(): void
     {
         foreach (['2026-02-30', 'soon', '12/24/2026', '2026-13-01'] as $date) {
-            $page = $this->post('/kits', ['name' => 'A kit', 'due_on' => $date, '_form' => 'kit']);
+            $page = $this->post("/kits/{$this->kit}", ['name' => 'A kit', 'due_on' => $date, '_form' => 'kit']);
             $this->assertCode(422, $date);
             self::assertSame($date, $page->filter('#kit-due_on')->attr('value'));
         }

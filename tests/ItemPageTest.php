@@ -124,7 +124,8 @@ final class ItemPageTest extends RoomTestCase
         foreach (['x', 'y'] as $label) {
             $this->postAndFollow('/stores/places/C1/inner', ['label' => $label, 'kind' => 'tray', 'layer' => '0']);
         }
-        $this->postAndFollow('/stores/places/C1.y', ['name' => '', 'scheme' => 'name', 'says_kind' => 'stamp set', 'says_theme' => 'sea', 'room_to_grow' => '0']);
+        $says = ['says_kind' => 'stamp set', 'says_theme' => 'sea'];
+        $this->postAndFollow('/stores/places/C1.y', $says + ['name' => '', 'scheme' => 'name', 'room_to_grow' => '0']);
         $this->postAndFollow("/items/{$gulls->id}/word", ['word' => 'themes', 'themes' => 'sea']);
         $page = $this->get('/stores/places/C1');
         self::assertSame('C1.y', $page->filter("#part_{$gulls->id} option[selected]")->attr('value'));

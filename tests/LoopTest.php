@@ -183,8 +183,10 @@ final class LoopTest extends RoomTestCase
 
     public function testAListIsWrittenAndSaysWhatOtherKitsWant(): void
     {
-        $page = $this->postAndFollow('/kits', ['name' => 'Second', 'makes' => '4 cards', 'due_on' => '2027-01-05', '_form' => 'kit']);
-        $second = $this->number("SELECT id FROM kit WHERE name = 'Second'");
+        $this->postAndFollow('/kits', ['name' => '4 second cards, A2']);
+        self::assertSame('Second cards', $this->browser->getCrawler()->filter('h1')->text());
+        self::assertStringContainsString('4 second cards, A2', $this->browser->getCrawler()->filter('.lead')->text());
+        $second = $this->number("SELECT id FROM kit WHERE name = 'Second cards'");
         $page = $this->get("/kits/{$second}?q=petrel");
         $this->browser->submit($page->filter('form[action$="/needs"]')->eq(0)->form());
         $this->postAndFollow("/kits/{$second}/needs", ['item' => $this->card->id, 'quantity' => '20']);
@@ -201,7 +203,7 @@ final class LoopTest extends RoomTestCase
     {
         $this->postAndFollow("/items/{$this->terns->id}/into-kit", ['kit' => '0', 'now' => '1']);
         self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
-        self::assertStringContainsString('Tray 1 · On the bench', $this->text());
+        self::assertStringContainsString('On the bench', $this->browser->getCrawler()->filter('h1')->text());
     }
 
     private function take(string $address, Item $item): Crawler

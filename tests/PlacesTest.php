@@ -157,7 +157,7 @@ final class PlacesTest extends RoomTestCase
                 "/kits/{$thief}/return/home" => ['items' => [$this->gulls->id], 'cared' => ['inky']],
                 "/kits/{$thief}/return/lost" => ['item' => $this->gulls->id],
                 "/kits/{$thief}/make/use" => ['item' => $this->gulls->id, 'quantity' => '1'],
-                "/kits/{$thief}/make/finish" => ['name' => 'x', 'quantity' => '1', 'gone_into' => [$this->gulls->id]],
+                "/kits/{$thief}/make/finish" => ['name' => 'x', 'quantity' => '1', 'of' => [$this->gulls->id], 'used_'.$this->gulls->id => '1'],
             ] as $path => $fields
         ) {
             $this->post($path, $fields);

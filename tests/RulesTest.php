@@ -44,9 +44,10 @@ final class RulesTest extends RoomTestCase
     public function testAFinishedPieceUsesThingsUp(): void
     {
         $this->takeAll();
-        $this->postAndFollow("/kits/{$this->kit}/make/finish", ['name' => 'Gull card', 'quantity' => '5', 'address' => 'C4', 'gone_into' => [$this->card->id]]);
+        $finished = ['name' => 'Gull card', 'quantity' => '5', 'address' => 'C4'];
+        $this->postAndFollow("/kits/{$this->kit}/make/finish", $finished + ['of' => [$this->card->id], 'used_'.$this->card->id => '10']);
         self::assertSame(['C2' => 14, 'bought' => -24, 'used up' => 10], $this->balances($this->card));
-        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->balances($this->gulls), 'what was not ticked stays');
+        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->balances($this->gulls), 'what did not go into it stays');
         $piece = $this->item($this->number("SELECT id FROM item WHERE name = 'Gull card'"));
         self::assertSame(['made here' => -5, 'tray 1' => 5], $this->balances($piece));
     }

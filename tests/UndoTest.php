@@ -157,7 +157,7 @@ final class UndoTest extends RoomTestCase
         yield 'finished' => [
             static fn (self $t): array => [
                 "/kits/{$t->open}/make/finish",
-                ['name' => 'Gull card', 'quantity' => '6', 'address' => 'C4', 'gone_into' => [$t->card->id]],
+                ['name' => 'Gull card', 'quantity' => '6', 'address' => 'C4', 'of' => [$t->card->id], 'used_'.$t->card->id => '6'],
             ],
             $onTray,
         ];

@@ -17,7 +17,7 @@ function count() {
 function moveTo(address) {
     form().elements.to.value = address;
     document.querySelector('dialog[open]')?.close();
-    form().requestSubmit(mover());
+    mover().click();
 }
 
 on('change', '#several [name="items[]"]', count);

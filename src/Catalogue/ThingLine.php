@@ -62,6 +62,18 @@ final readonly class ThingLine
         return StandIn::of(new Thing($this->id, $this->name, $this->maker, $this->kind, $this->themes, $this->colour), $this->box);
     }
 
+    /** Whether it stays what it is while it is worked with: one stamp set or tool, not a stock of them. */
+    public function lasts(): bool
+    {
+        return $this->kind->lasts() && $this->tracking->isSingle();
+    }
+
+    /** @return list<string> what it will want after work, for tags on it */
+    public function tags(): array
+    {
+        return array_values(array_filter(array_map(static fn (Hazard $hazard): ?string => $hazard->tag(), $this->hazards), is_string(...)));
+    }
+
     /** Whether something in it is carried as briefly as can be: last on the way out, first on the way back. */
     public function isCarriedShort(): bool
     {

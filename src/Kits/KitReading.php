@@ -8,6 +8,7 @@ use App\Catalogue\ThingLine;
 use App\Database\Row;
 use App\Steps\Unknown;
 use App\Web\Frame;
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 
 /** Kits, their lists, and what is on their trays. */
@@ -71,6 +72,16 @@ final readonly class KitReading
     /** @return list<NeedRow> the list with what can be had of each line */
     public function needs(int $kit): array
     {
+        return $this->needsOf([$kit])[$kit] ?? [];
+    }
+
+    /**
+     * @param list<int> $kits
+     *
+     * @return array<int, list<NeedRow>> their lists with what can be had of each line, by kit
+     */
+    public function needsOf(array $kits): array
+    {
         $rows = $this->database->fetchAllAssociative(
             'SELECT '.ThingLine::COLUMNS.", n.*, ri.name AS instead_name,
                     (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
@@ -84,11 +95,17 @@ final readonly class KitReading
                      WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND k.stage <> 'closed' AND (o.state = 'open' OR o.taken > 0)) AS other_kits
              FROM need n JOIN item i ON i.id = n.item_id LEFT JOIN place h ON h.id = i.home_id
              LEFT JOIN need r ON r.id = n.instead_of_id LEFT JOIN item ri ON ri.id = r.item_id
-             WHERE n.kit_id = ? ORDER BY n.id",
-            [$kit],
+             WHERE n.kit_id IN (?) ORDER BY n.id",
+            [$kits],
+            [ArrayParameterType::INTEGER],
         );
+        $needs = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $needs[$row->int('kit_id')][] = NeedRow::of($row);
+        }
 
-        return Row::each($rows, NeedRow::of(...));
+        return $needs;
     }
 
     /** @return list<TrayRow> what is on a kit's tray */
@@ -102,6 +119,29 @@ final readonly class KitReading
         );
 
         return Row::each($rows, TrayRow::of(...));
+    }
+
+    /**
+     * @param list<int> $kits
+     *
+     * @return array<int, list<ThingLine>> what is on the trays of some kits, by kit
+     */
+    public function traysOf(array $kits): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT k.kit_id, '.ThingLine::COLUMNS.'
+             FROM kit_holder k JOIN balance b ON b.place_id = k.place_id JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id
+             WHERE k.kit_id IN (?) ORDER BY i.name',
+            [$kits],
+            [ArrayParameterType::INTEGER],
+        );
+        $things = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $things[$row->int('kit_id')][] = ThingLine::of($row);
+        }
+
+        return $things;
     }
 
     /** @return list<KitRow> */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Kits;
 
+use App\Catalogue\CompanionRow;
+use App\Catalogue\ItemReading;
 use App\Catalogue\Items;
 use App\Find\FindReading;
 use App\Steps\Outcome;
@@ -12,6 +14,7 @@ use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Kit\Makes;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -24,6 +27,7 @@ final class PlanController extends Page
         private readonly Items $items,
         private readonly RoomReading $room,
         private readonly FindReading $finder,
+        private readonly ItemReading $companions,
     ) {
     }
 
@@ -38,7 +42,9 @@ final class PlanController extends Page
     public function plan(Request $request, PlanKit $plan): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($plan): Outcome {
-            $kit = $plan($step, $this->described($input));
+            $line = $input->text('name', 120, true);
+            $input->check();
+            $kit = $plan($step, new KitDescription(Makes::title($line), null === Makes::read($line)->pieces ? '' : $line));
 
             return Outcome::undoable($this->urlOf($kit), \sprintf('“%s” is planned. Now say what it needs.', $kit->name));
         }, $this->showAll(...));
@@ -47,7 +53,7 @@ final class PlanController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}', name: 'kit', methods: ['GET'])]
     public function kitPage(Request $request, int $id, ?Problem $problem = null): Response
     {
-        return $this->show($id, $problem, $request->query->getString('q'));
+        return $this->show($id, $problem, $request->query->getString('q'), $request->query->has('describe'));
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}', name: 'describe_kit', methods: ['POST'])]
@@ -121,15 +127,21 @@ final class PlanController extends Page
 
     private function showAll(?Problem $problem): Response
     {
+        $out = $this->reading->out();
+        $planned = $this->reading->planned();
+        $id = static fn (KitRow $kit): int => $kit->id;
+        $needs = $this->reading->needsOf(array_map($id, $planned));
+
         return $this->render('kits/index.html.twig', [
-            'out' => $this->reading->out(),
-            'planned' => $this->reading->planned(),
+            'out' => $out,
+            'on_trays' => $this->reading->traysOf(array_map($id, $out)),
+            'planned' => array_map(static fn (KitRow $kit): KitSlip => new KitSlip($kit, $needs[$kit->id] ?? []), $planned),
             'closed' => $this->reading->closed(),
             'problem' => $problem,
         ]);
     }
 
-    private function show(int $id, ?Problem $problem, string $search = ''): Response
+    private function show(int $id, ?Problem $problem, string $search = '', bool $describe = false): Response
     {
         $kit = $this->reading->one($id);
         $needs = $this->reading->needs($id);
@@ -137,11 +149,32 @@ final class PlanController extends Page
         return $this->render('kits/kit.html.twig', [
             'kit' => $kit,
             'needs' => $needs,
+            'offered' => $kit->isClosed() ? [] : $this->companionsNotOn($needs),
+            'describe' => $describe,
             'lit' => $this->room->lit(array_map(static fn (NeedRow $need): ?int => $need->thing->homeId, $needs)),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 12),
             'problem' => $problem,
         ]);
+    }
+
+    /**
+     * @param list<NeedRow> $needs
+     *
+     * @return array<int, list<CompanionRow>> what goes with the things of a list and is not on it, each once, by thing
+     */
+    private function companionsNotOn(array $needs): array
+    {
+        $onList = array_map(static fn (NeedRow $need): int => $need->thing->id, $needs);
+        $offered = [];
+        foreach ($this->companions->companionsOf($onList) as $companion) {
+            if (!\in_array($companion->thing->id, $onList, true)) {
+                $offered[$companion->of][] = $companion;
+                $onList[] = $companion->thing->id;
+            }
+        }
+
+        return $offered;
     }
 
     private function urlOf(Kit $kit): string

@@ -13,6 +13,7 @@ use App\Kits\Kits;
 use App\Kits\PlanController;
 use App\Kits\TrayRow;
 use App\Rounds\PullItem;
+use App\Rounds\RoundReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Stores\Places;
@@ -35,6 +36,8 @@ final class MakeController extends Page
         private readonly Places $places,
         private readonly RoomReading $room,
         private readonly FindReading $finder,
+        private readonly BenchReading $bench,
+        private readonly RoundReading $rounds,
     ) {
     }
 
@@ -83,6 +86,24 @@ final class MakeController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem, $request->request->getString('q')));
     }
 
+    /** The next piece is done, and took what the page said. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/piece', name: 'piece_done', methods: ['POST'])]
+    public function piece(Request $request, int $id, WorkAtBench $work): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
+            $number = $input->whole('piece', 1, 10_000);
+            $takes = $this->taken($input);
+            $input->check();
+            $bench = $this->bench->of($this->reading->one($id));
+            $piece = $work->nextPiece($step, $this->kits->one($id), $bench, $number, $takes);
+
+            return Outcome::undoable(
+                $this->generateUrl('make_kit', ['id' => $id]),
+                \sprintf('%s %d of “%s” is done.', ucfirst($bench->makes->piece), $number, $piece->name),
+            );
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
     #[Route('/kits/{id<[0-9]{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
     public function finish(Request $request, int $id, WorkAtBench $work): Response
     {
@@ -92,8 +113,8 @@ final class MakeController extends Page
                 $name = $input->text('name', 200, true);
                 $quantity = $input->whole('quantity', 1, 10000);
                 $home = $this->places->chosen($input, 'address');
+                $goneInto = $this->taken($input);
                 $input->check();
-                $goneInto = $this->items->several($input->list('gone_into'), self::MOST_AT_ONCE);
                 $piece = $work->finish($step, $this->kits->one($id), $name, $quantity, $home, $goneInto);
 
                 return Outcome::undoable(
@@ -103,6 +124,20 @@ final class MakeController extends Page
             },
             fn (Problem $problem): Response => $this->show($id, $problem),
         );
+    }
+
+    /** @return list<Taken> what goes into it, of each thing as much as stands in its own field; nothing of one whose field is empty */
+    private function taken(Input $input): array
+    {
+        $taken = [];
+        foreach ($this->items->several($input->list('of'), self::MOST_AT_ONCE) as $item) {
+            $field = 'used_'.$item->id;
+            if (!$input->isEmpty($field)) {
+                $taken[] = new Taken($item, $input->quantity($field, $item->tracking));
+            }
+        }
+
+        return $taken;
     }
 
     private function show(int $id, ?Problem $problem, string $search = ''): Response
@@ -119,8 +154,12 @@ final class MakeController extends Page
         return $this->render('making/kit.html.twig', [
             'kit' => $kit,
             'tray' => $tray,
+            'at' => $this->bench->of($kit),
+            'piece_name' => WorkAtBench::nameOfPieces($this->kits->one($id)),
+            'stops' => \count($this->rounds->ofReturn($id)->stops),
             'lit' => $this->room->lit(array_map(static fn (ThingLine $thing): ?int => $thing->homeId, $things)),
             'cares' => CareRow::onPull($things),
+            'to_care_for' => \count(array_filter($things, static fn (ThingLine $thing): bool => [] !== $thing->tags())),
             'version' => $this->reading->version($id),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),

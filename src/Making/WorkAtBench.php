@@ -12,6 +12,7 @@ use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Stores\Place;
 use App\Stores\Places;
+use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Kit\Stage;
@@ -22,8 +23,13 @@ use Lottel\Core\Log\Tracking;
 /** What happens to a tray's things at the bench. */
 final readonly class WorkAtBench
 {
-    public function __construct(private LogBook $log, private EntityManagerInterface $entities, private ItemIndex $index, private Places $places)
-    {
+    public function __construct(
+        private LogBook $log,
+        private EntityManagerInterface $entities,
+        private Connection $database,
+        private ItemIndex $index,
+        private Places $places,
+    ) {
     }
 
     public function useUp(Step $step, Kit $kit, Item $item, int $quantity, string $note = ''): void
@@ -33,23 +39,65 @@ final readonly class WorkAtBench
     }
 
     /**
-     * The kit became something: the finished pieces lie on its tray, what went into them is used up.
+     * The kit became something: the finished pieces lie on its tray, what went into them is used up. More of the same name are more
+     * of the same.
      *
-     * @param array<int, Item> $goneInto
+     * @param list<Taken> $goneInto
      */
     public function finish(Step $step, Kit $kit, string $name, int $quantity, ?Place $home, array $goneInto): Item
     {
         $this->beginMaking($kit);
         $tray = $kit->trayInUse();
-        foreach ($goneInto as $item) {
-            $onTray = $this->log->quantity((int) $item->id, (int) $tray->id);
-            $this->useUp($step, $kit, $item, 0 === $onTray ? throw StepRefused::lineIsElsewhere($item->name) : $onTray, 'went into '.$name);
+        foreach ($goneInto as $taken) {
+            $this->useUp($step, $kit, $taken->item, $taken->quantity, 'went into '.$name);
         }
-        $piece = new Item($name, Kind::FinishedPiece, Tracking::Count, $home);
-        $piece->themes = '' === $kit->occasion ? [] : [$kit->occasion];
-        $this->entities->persist($piece);
+        $piece = $this->madeBefore($kit, $name) ?? $this->newPiece($kit, $name);
+        $piece->home = $home ?? $piece->home;
         $this->index->item($piece);
         $this->log->move($step, $piece->moves($quantity, $this->places->outside(Outside::MadeHere), $tray, Reason::Make), $kit->inLog());
+
+        return $piece;
+    }
+
+    /**
+     * One more piece is done, and took what the page showed.
+     *
+     * @param list<Taken> $takes
+     *
+     * @throws StepRefused if that one was done in the meantime
+     */
+    public function nextPiece(Step $step, Kit $kit, AtBench $bench, int $piece, array $takes): Item
+    {
+        if ($piece !== $bench->bench->done + 1) {
+            throw StepRefused::pieceIsDone($bench->makes->piece, $piece);
+        }
+        $made = $bench->made[0] ?? null;
+
+        return $this->finish($step, $kit, $made->name ?? self::nameOfPieces($kit), 1, null, $takes);
+    }
+
+    /** What the pieces of a kit are called unless a person says so: the kit without its number. */
+    public static function nameOfPieces(Kit $kit): string
+    {
+        return (string) preg_replace('/\s*[×x]\s*\d+\s*$/u', '', $kit->name);
+    }
+
+    private function madeBefore(Kit $kit, string $name): ?Item
+    {
+        $id = $this->database->fetchOne(
+            "SELECT i.id FROM movement m JOIN item i ON i.id = m.item_id AND i.name = ? AND i.removed_at IS NULL
+             WHERE m.kit_id = ? AND +m.reason = 'make' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+            [$name, $kit->id],
+        );
+
+        return false === $id ? null : $this->entities->find(Item::class, $id);
+    }
+
+    private function newPiece(Kit $kit, string $name): Item
+    {
+        $piece = new Item($name, Kind::FinishedPiece, Tracking::Count, null);
+        $piece->themes = '' === $kit->occasion ? [] : [$kit->occasion];
+        $this->entities->persist($piece);
 
         return $piece;
     }

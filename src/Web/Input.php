@@ -258,6 +258,11 @@ final class Input
         return \is_array($value) ? array_values(array_map(strval(...), array_filter($value, is_scalar(...)))) : [];
     }
 
+    public function isEmpty(string $field): bool
+    {
+        return '' === $this->clean($field);
+    }
+
     /** Whether the form that was sent has such a field at all. */
     public function has(string $field): bool
     {

@@ -119,8 +119,8 @@ test('a colour is chosen from the chips by touch and by keyboard', { timeout: 60
     await press(ada, () => ada.getByRole('button', { name: 'Narrow it down' }).click());
     assert.ok((await ada.locator('main .rows .row .name').count()) > 0);
     await ada.goto('/stores/places/H7');
-    await ada.locator('.row .name a').first().click();
-    await ada.getByRole('link', { name: 'Change its record' }).click();
+    await press(ada, () => ada.locator('.lying-name a').first().click());
+    await press(ada, () => ada.getByRole('link', { name: 'All of its record' }).click());
     await ada.locator('summary', { hasText: 'Choose a colour' }).focus();
     await ada.keyboard.press('Enter');
     await ada.locator('.colour-chip', { hasText: /^navy$/ }).focus();

@@ -19,7 +19,7 @@ const options = { bypassCSP: true };
 
 async function kitNamed(page, name) {
     await page.goto('/plan');
-    return page.locator('.row', { hasText: name }).locator('.name a').first().getAttribute('href');
+    return page.locator('.kit-tray, .kit-slip', { hasText: name }).locator('.name a').first().getAttribute('href');
 }
 
 async function allPages(page) {
@@ -29,7 +29,7 @@ async function allPages(page) {
         await kitNamed(page, 'storm of'),
         await kitNamed(page, 'Condolence, blue'),
     ];
-    const item = (await await page.goto('/stores/places/C3')) && (await page.locator('.row .name a').last().getAttribute('href'));
+    const item = (await await page.goto('/stores/places/C3')) && (await page.locator('.lying-name a').last().getAttribute('href'));
     return [
         '/plan',
         '/pull',
@@ -187,16 +187,20 @@ test('everything on a round can be reached with Tab, and the focus is seen', { t
 test('a mistake is shown beside its field and loses nothing that was typed', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/plan');
-    await ada.fill('#kit-makes', '12 cards');
-    await ada.fill('#kit-note', 'foam under the strip');
     await press(ada, () => ada.getByRole('button', { name: 'Plan it' }).click());
     assert.equal(await ada.locator('#kit-name-error').innerText(), 'Please fill this in.');
-    assert.equal(await ada.inputValue('#kit-makes'), '12 cards');
-    assert.equal(await ada.inputValue('#kit-note'), 'foam under the strip');
     assert.match(ada.url(), /\/plan/, 'the address is one that can be opened again');
     await ada.fill('#kit-name', '🐦 gulls');
     await press(ada, () => ada.getByRole('button', { name: 'Plan it' }).click());
     assert.equal(await ada.locator('h1').innerText(), '🐦 gulls');
+    await ada.getByText('Change what is written about this kit').click();
+    await ada.fill('#kit-name', '');
+    await ada.fill('#kit-makes', '12 cards');
+    await ada.fill('#kit-note', 'foam under the strip');
+    await press(ada, () => ada.locator('form:has(#kit-makes) button').click());
+    assert.equal(await ada.locator('#kit-name-error').innerText(), 'Please fill this in.');
+    assert.equal(await ada.inputValue('#kit-makes'), '12 cards');
+    assert.equal(await ada.inputValue('#kit-note'), 'foam under the strip');
 });
 
 test('buttons are big enough for a knuckle', { timeout: 60000 }, async () => {

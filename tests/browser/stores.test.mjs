@@ -147,17 +147,23 @@ test('forty new things are pasted, get homes, and one is found by a misspelt sen
     await press(ada, () => ada.getByRole('button', { name: 'Put them in' }).last().click());
     assert.match(await ada.locator('.said').innerText(), /40 things are in A12 now/);
 
-    await ada.getByText('Change several at once').click();
-    for (const box of (await ada.locator('#several [name="items[]"]').all()).slice(0, 60))
-        {if (/Regatta piece/.test(await box.evaluate((input) => input.parentElement.innerText))) await box.check();}
+    const choose = async () => {
+        for (const box of await ada.locator('.lying li', { hasText: 'Regatta piece' }).locator('[name="items[]"]').all()) await box.check();
+    };
+    await choose();
+    assert.equal(await ada.locator('.chosen-count').innerText(), '40 chosen');
+    await ada.getByText('Change, labels').click();
     await ada.selectOption('#several-kind', 'stamp set');
-    await ada.fill('#several-to', 'C7');
     await press(ada, () => ada.getByRole('button', { name: 'Change them' }).click());
-    assert.match(await ada.locator('.said').innerText(), /40 things are changed, and at home in C7 now/);
+    assert.match(await ada.locator('.said').innerText(), /40 things are changed/);
+    await choose();
+    await ada.fill('#several-to', 'C7');
+    await press(ada, () => ada.press('#several-to', 'Enter'));
+    assert.match(await ada.locator('.said').innerText(), /40 things are in C7 now/);
 
     await ada.goto('/find?q=Regatta+piece+17');
     await press(ada, () => ada.locator('main .row .name a').first().click());
-    await press(ada, () => ada.getByRole('link', { name: 'Change its record' }).click());
+    await press(ada, () => ada.getByRole('link', { name: 'All of its record' }).click());
     await ada.fill('#item-sentiments', 'May your sails always be full');
     await press(ada, () => ada.getByRole('button', { name: 'Write it down' }).click());
     await ada.waitForFunction(() => document.activeElement.id === 'main');
@@ -176,7 +182,7 @@ test('a return is scanned home with a hand scanner', { timeout: 120000 }, async 
     const ada = await person(browser, room, 'ada');
     const wrong = await codeOf(ada, 'K3');
     await ada.goto('/plan');
-    const kit = await ada.locator('.row', { hasText: 'storm of' }).locator('.name a').first().getAttribute('href');
+    const kit = await ada.locator('.kit-tray', { hasText: 'storm of' }).locator('.name a').first().getAttribute('href');
     await ada.goto(`${kit}/return`);
     await press(ada, () => pullTrigger(ada, wrong));
     assert.match(await ada.locator('.problem').innerText(), /Wrong drawer: this is K3\. .+ goes into [A-Z]\d/);
@@ -212,6 +218,7 @@ test('a photo of 50 MB is refused, a large one is made smaller before it travels
     await press(ada, () => ada.locator('main .row .name a').first().click());
     const url = ada.url();
     writeFileSync(join(folder, 'huge.jpg'), Buffer.alloc(50 * 1024 * 1024, 7));
+    await ada.locator('summary', { hasText: 'take a photo' }).click();
     await ada.setInputFiles('#photo-photo', join(folder, 'huge.jpg'));
     await press(ada, () => ada.getByRole('button', { name: 'Keep it' }).click());
     assert.match(await ada.locator('.problem').innerText(), /larger than 15 MB/);
@@ -224,6 +231,7 @@ test('a photo of 50 MB is refused, a large one is made smaller before it travels
         join(folder, 'large.png'),
     ]);
     await ada.goto(url);
+    await ada.locator('summary', { hasText: 'take a photo' }).click();
     await ada.setInputFiles('#photo-photo', join(folder, 'large.png'));
     await ada.waitForFunction(() => document.getElementById('photo-photo').files[0].name === 'photo.jpg');
     await press(ada, () => ada.getByRole('button', { name: 'Keep it' }).click());

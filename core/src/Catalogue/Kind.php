@@ -60,6 +60,15 @@ enum Kind: string
         };
     }
 
+    /** Whether it stays what it is while it is worked with, so that it is never used up. */
+    public function lasts(): bool
+    {
+        return match ($this) {
+            self::StampSet, self::Die, self::Stencil, self::Tool, self::Machine => true,
+            default => false,
+        };
+    }
+
     /** Returns what the words on such a thing are called. */
     public function wordsOnIt(): string
     {

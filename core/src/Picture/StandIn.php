@@ -38,7 +38,7 @@ final readonly class StandIn
         $box = $measured ?? TypicalSize::box($thing->kind);
         $sides = [$box->width->millimetres(), $box->height->millimetres(), $box->depth->millimetres()];
         rsort($sides);
-        $narrow = max(self::NARROWEST, $sides[0] > 0 ? $sides[1] / $sides[0] : 1.0) * self::LONGER;
+        $narrow = self::isRound($thing->kind) ? self::LONGER : max(self::NARROWEST, $sides[0] > 0 ? $sides[1] / $sides[0] : 1.0) * self::LONGER;
         [$width, $height] = self::liesBroad($thing->kind) ? [self::LONGER, $narrow] : [$narrow, self::LONGER];
 
         return new self($thing->kind, $width, $height, Motif::of($thing->name, $thing->themes), $thing->colour, $sides[0]);
@@ -62,10 +62,15 @@ final readonly class StandIn
         return [$this->width * $unit, $this->height * $unit];
     }
 
+    private static function isRound(Kind $kind): bool
+    {
+        return Kind::Ribbon === $kind || Kind::Adhesive === $kind;
+    }
+
     private static function liesBroad(Kind $kind): bool
     {
         return match ($kind) {
-            Kind::Machine, Kind::Envelope, Kind::Ink, Kind::Adhesive => true,
+            Kind::Machine, Kind::Envelope, Kind::Ink => true,
             default => false,
         };
     }

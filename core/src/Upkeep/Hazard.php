@@ -16,6 +16,21 @@ enum Hazard: string
     case Powder = 'powder';
     case LiesFlat = 'lies flat';
 
+    /** Returns what it will want after work, in a word or two for a tag on it; null where it wants nothing. */
+    public function tag(): ?string
+    {
+        return match ($this) {
+            self::Inky => 'to clean',
+            self::Hot => 'to cool',
+            self::Blade => 'to cap',
+            self::Solvent => 'lid tight',
+            self::SmallParts => 'box closed',
+            self::Powder => 'lid tight, wipe',
+            self::LiesFlat => 'lay flat',
+            self::Heavy => null,
+        };
+    }
+
     /** Whether it is carried as short a way as can be: pulled last, brought home first. */
     public function isCarriedShort(): bool
     {

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Kit;
+
+use Lottel\Core\Log\Tracking;
+
+/** Something on the tray that is used up by the work. Quantities as its tracking counts. */
+final readonly class BenchLine
+{
+    /** @param int $wanted what the list says for all pieces together, 0 where it says nothing */
+    public function __construct(public int $item, public string $name, public Tracking $tracking, public int $wanted, public int $used, public int $onTray)
+    {
+    }
+}

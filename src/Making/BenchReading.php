@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Making;
+
+use App\Database\Row;
+use App\Kits\KitReading;
+use App\Kits\KitRow;
+use App\Kits\TrayRow;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Kit\Bench;
+use Lottel\Core\Kit\BenchLine;
+use Lottel\Core\Kit\Makes;
+
+/** What is on the bench with a kit, worked out from its list and the log. */
+final readonly class BenchReading
+{
+    private const STANDS = 'NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)';
+
+    public function __construct(private Connection $database, private KitReading $kits)
+    {
+    }
+
+    public function of(KitRow $kit): AtBench
+    {
+        $makes = Makes::read($kit->makes);
+        $made = $this->made($kit->id);
+        $pieces = array_map(static fn (MadePiece $piece): int => $piece->item, $made);
+        $tray = array_values(array_filter($this->kits->tray($kit->id), static fn (TrayRow $row): bool => !\in_array($row->thing->id, $pieces, true)));
+        $lasting = array_values(array_filter($tray, static fn (TrayRow $row): bool => $row->thing->lasts()));
+        $usedUp = array_values(array_filter($tray, static fn (TrayRow $row): bool => !\in_array($row, $lasting, true)));
+        $lines = $this->lines($kit->id, $usedUp);
+        $bench = new Bench($makes->pieces, array_sum(array_map(static fn (MadePiece $piece): int => $piece->quantity, $made)), array_values($lines));
+
+        return new AtBench(
+            $bench,
+            $makes,
+            $lasting,
+            array_map(static fn (TrayRow $row): BenchRow => BenchRow::of($row, $lines[$row->thing->id], $bench), $usedUp),
+            $made,
+        );
+    }
+
+    /**
+     * @param list<TrayRow> $usedUp
+     *
+     * @return array<int, BenchLine> by item; of what is used up altogether, too
+     */
+    private function lines(int $kit, array $usedUp): array
+    {
+        $used = $this->used($kit);
+        $wanted = $onTray = $lines = [];
+        foreach ($this->kits->needs($kit) as $need) {
+            if (!$need->isGone() && !$need->thing->lasts()) {
+                $wanted[$need->thing->id] = $need;
+            }
+        }
+        foreach ($usedUp as $row) {
+            $onTray[$row->thing->id] = $row;
+        }
+        foreach ($wanted + $onTray as $item => $row) {
+            $quantity = isset($wanted[$item]) ? $wanted[$item]->quantity : 0;
+            $there = isset($onTray[$item]) ? $onTray[$item]->quantity : 0;
+            $lines[$item] = new BenchLine($item, $row->thing->name, $row->thing->tracking, $quantity, $used[$item] ?? 0, $there);
+        }
+
+        return $lines;
+    }
+
+    /** @return array<int, int> how much of each thing a kit has used up, by item */
+    private function used(int $kit): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT m.item_id, sum(m.quantity) AS used FROM movement m WHERE m.kit_id = ? AND +m.reason = 'use' AND ".self::STANDS.' GROUP BY m.item_id',
+            [$kit],
+        );
+        $used = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $used[$row->int('item_id')] = $row->int('used');
+        }
+
+        return $used;
+    }
+
+    /** @return list<MadePiece> */
+    private function made(int $kit): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            "SELECT i.id, i.name, h.address AS home, sum(m.quantity) AS made
+             FROM movement m JOIN item i ON i.id = m.item_id LEFT JOIN place h ON h.id = i.home_id
+             WHERE m.kit_id = ? AND +m.reason = 'make' AND ".self::STANDS.' GROUP BY i.id ORDER BY min(m.id)',
+            [$kit],
+        ), static fn (Row $row): MadePiece => new MadePiece($row->int('id'), $row->text('name'), $row->textOrNull('home'), $row->int('made')));
+    }
+}
