@@ -78,7 +78,84 @@ final class LoopTest extends RoomTestCase
         $page = $this->get("/kits/{$this->kit}/pull");
         self::assertStringContainsString('stop 2 of 3', $this->text());
         self::assertSame('C2', $page->filter('.plate.big span')->text());
-        self::assertSame('10', $page->filter('.row.big .amount')->text());
+        self::assertSame('10 × Petrel card', $page->filter('.round-thing h2')->text());
+        self::assertMatchesRegularExpression('/^Olive took Lighthouse & gulls, \d+:\d\d\.$/', $page->filter('.other-did')->text());
+        self::assertStringContainsString('less than a minute left', $this->text());
+        $this->take('C2', $this->card);
+        self::assertCount(1, $this->browser->getCrawler()->filter('.other-did'), 'not what one did oneself');
+    }
+
+    public function testWhatIsTogetherInOnePlaceIsTakenAndBroughtHomeWithOneKey(): void
+    {
+        $kit = $this->planKit('Two of one drawer', [[$this->gulls, 1], [$this->terns, 1]]);
+        $page = $this->postAndFollow("/kits/{$kit}/pull");
+        self::assertSame('Both taken', trim(str_replace(['✓', 'space'], '', $page->filter('[data-key="space"]')->text())));
+        $this->browser->submit($page->filter('.round-act form')->form());
+        $this->browser->followRedirect();
+        self::assertSame(2, $this->kit($kit)->needs->count());
+        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->terns));
+        $this->postAndFollow("/kits/{$kit}/pull/end");
+        $page = $this->postAndFollow("/kits/{$kit}/return");
+        $this->browser->submit($page->filter('[data-key="space"]')->form(), ['cared' => ['inky']]);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('The tray is empty', $this->text());
+        self::assertSame(['bought' => -1, 'C1' => 1], $this->sorted($this->terns));
+    }
+
+    public function testAPartGoesHomeAndTheRestStaysOnTheTray(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->take('C2', $this->card);
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        $part = "/kits/{$this->kit}/return/part";
+        $this->postAndFollow($part, ['item' => $this->card->id, 'quantity' => '4']);
+        self::assertSame(['bought' => -24, 'C2' => 18, 'tray 1' => 6], $this->sorted($this->card));
+        self::assertSame('6 × Petrel card', $this->browser->getCrawler()->filter('.round-thing h2')->text(), 'the stop is still to be done');
+        $form = ['_form' => 'part-'.$this->card->id, 'item' => $this->card->id];
+        $page = $this->post($part, $form + ['quantity' => '7']);
+        $this->assertCode(422, 'more than is on the tray');
+        self::assertSame('7', $page->filter('#part-'.$this->card->id)->attr('value'));
+        $this->post($part, $form + ['quantity' => 'half']);
+        $this->assertCode(422);
+        $this->post($part, ['item' => $this->ink->id, 'quantity' => 'half']);
+        $this->assertCode(422, 'it is not on the tray');
+    }
+
+    public function testAThingThatLivesElsewhereNowGoesThere(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->take('C1', $this->gulls);
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        $elsewhere = "/kits/{$this->kit}/return/elsewhere";
+        $this->post($elsewhere, ['item' => $this->gulls->id, 'address' => 'C5']);
+        $this->assertCode(409, 'its care is open');
+        $home = 'SELECT p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?';
+        self::assertSame('C1', $this->word($home, [$this->gulls->id]), 'nothing is written');
+        $this->postAndFollow($elsewhere, ['item' => $this->gulls->id, 'address' => 'C5', 'cared' => ['inky']]);
+        self::assertSame('C5', $this->item((int) $this->gulls->id)->home?->address);
+        self::assertSame(['bought' => -1, 'C5' => 1], $this->sorted($this->gulls));
+        $this->post($elsewhere, ['item' => $this->gulls->id, 'address' => 'Q9', 'cared' => ['inky']]);
+        $this->assertCode(422);
+        $this->signIn('hank');
+        $this->post($elsewhere, ['item' => $this->gulls->id, 'address' => 'C2', 'cared' => ['inky']]);
+        $this->assertCode(403, 'a helper gives no homes');
+    }
+
+    public function testWhatIsPutOffComesLast(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->take('C1', $this->gulls);
+        $this->take('C2', $this->card);
+        $page = $this->postAndFollow("/kits/{$this->kit}/return");
+        self::assertSame('C1', $page->filter('.plate.big span')->text());
+        self::assertSame('Not clean yet: later: Lighthouse & gulls', $page->filter('.exceptions a')->text());
+        $page = $this->browser->click($page->filter('.exceptions a')->link());
+        self::assertSame('C2', $page->filter('.plate.big span')->text());
+        $this->browser->submit($page->filter('[data-key="space"]')->form());
+        $page = $this->browser->followRedirect();
+        self::assertSame('C1', $page->filter('.plate.big span')->text());
+        self::assertStringContainsString('put off before', $page->filter('.round-thing')->text());
+        self::assertCount(0, $page->filter('.exceptions a'), 'it cannot be put off behind itself');
     }
 
     public function testNotHereIsLoggedAndFoundAgainLater(): void
@@ -165,7 +242,7 @@ final class LoopTest extends RoomTestCase
         $piece = $this->entities()->getRepository(Item::class)->findOneBy(['name' => 'Loose card']);
         self::assertNotNull($piece);
         $this->postAndFollow("/kits/{$this->kit}/return");
-        self::assertStringContainsString('These have no home', $this->text());
+        self::assertStringContainsString('to give it a home', $this->text());
         $this->post("/kits/{$this->kit}/return/home", ['items' => [$piece->id], 'address' => 'Q7', '_form' => 'home']);
         $this->assertCode(422);
         $this->signIn('hank');

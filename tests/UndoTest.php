@@ -154,6 +154,14 @@ final class UndoTest extends RoomTestCase
             static fn (self $t): array => ["/kits/{$t->open}/make/more", ['item' => $t->terns->id, 'quantity' => '1']],
             $onTray,
         ];
+        yield 'a part is brought home' => [
+            static fn (self $t): array => ["/kits/{$t->open}/return/part", ['item' => $t->card->id, 'quantity' => '2']],
+            $onTray,
+        ];
+        yield 'a thing is brought to a new home' => [
+            static fn (self $t): array => ["/kits/{$t->open}/return/elsewhere", ['item' => $t->card->id, 'address' => 'C4']],
+            $onTray,
+        ];
         yield 'finished' => [
             static fn (self $t): array => [
                 "/kits/{$t->open}/make/finish",

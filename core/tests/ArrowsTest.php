@@ -15,7 +15,7 @@ final class ArrowsTest extends TestCase
         'Colour' => [],
         'Upkeep' => [],
         'Log' => ['Measure', 'Words'],
-        'Kit' => ['Log', 'Words'],
+        'Kit' => ['Log', 'Measure', 'Words'],
         'Paper' => ['Measure'],
         'Cutting' => ['Colour'],
         'Catalogue' => ['Colour', 'Log', 'Measure', 'Upkeep', 'Words'],

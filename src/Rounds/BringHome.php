@@ -39,4 +39,25 @@ final readonly class BringHome
             $this->return->home($step, $kit, $item, $to, $cared);
         }
     }
+
+    /**
+     * Brings a part of a thing home; the rest stays on the tray.
+     *
+     * @param list<string> $cared the hazards whose care was ticked
+     */
+    public function part(Step $step, Kit $kit, Item $item, int $quantity, array $cared): void
+    {
+        $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $cared, $quantity);
+    }
+
+    /**
+     * A thing lives elsewhere from now on, and goes there.
+     *
+     * @param list<string> $cared the hazards whose care was ticked
+     */
+    public function elsewhere(Step $step, Kit $kit, Item $item, Place $home, array $cared): void
+    {
+        $this->homes->giveHome($step, $item, $home);
+        $this->return->home($step, $kit, $item, $home, $cared);
+    }
 }

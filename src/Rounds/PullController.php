@@ -241,6 +241,7 @@ final class PullController extends Page
             'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
             'cares' => null === $stop ? [] : CareRow::onPull($stop->lines()),
             'instead_of' => $insteadOf,
+            'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
             'scan_on' => 'pull:'.$id,

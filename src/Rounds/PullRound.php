@@ -23,6 +23,7 @@ final readonly class PullRound
         public array $nowhere,
         public string $words,
         public array $lit,
+        public string $time,
     ) {
     }
 }

@@ -24,6 +24,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class ReturnController extends Page
 {
@@ -47,9 +48,9 @@ final class ReturnController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'return_kit', methods: ['GET'])]
-    public function round(int $id): Response
+    public function round(Request $request, int $id): Response
     {
-        return $this->show($id, null);
+        return $this->show($id, null, null, self::later($request->query->getString('later')));
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'start_return', methods: ['POST'])]
@@ -71,7 +72,7 @@ final class ReturnController extends Page
                 $cared = $input->list('cared');
                 $there = $this->places->chosen($input, 'address');
                 $input->check();
-                $items = $this->items->several($input->list('items'), self::MOST_AT_ONCE);
+                $items = $this->items->several($input->list($input->isTicked('all') ? 'every' : 'items'), self::MOST_AT_ONCE);
                 if ([] === $items) {
                     throw StepRefused::nothingChosen();
                 }
@@ -82,8 +83,49 @@ final class ReturnController extends Page
                     Counted::sentence(array_map(static fn (Item $item): string => $item->name, $items), 'home.'),
                 );
             },
-            fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)),
+            fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request), self::later($this->input($request)->text('later', 400))),
         );
+    }
+
+    /** Some of what is counted goes home; the rest stays on the tray. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/return/part', name: 'bring_part', methods: ['POST'])]
+    public function part(Request $request, int $id): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
+            $cared = $input->list('cared');
+            $item = $this->items->one($input->id('item'));
+            $quantity = $input->quantity('quantity', $item->tracking);
+            $input->check();
+            $this->bring->part($step, $this->kits->one($id), $item, $quantity, $cared);
+            $said = \sprintf('%s of %s home; the rest stays on the tray.', $this->quantityInWords($quantity, $item->tracking), $item->name);
+
+            return Outcome::undoable($this->url($id, $cared, self::later($input->text('later', 400))), $said);
+        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request), self::later($this->input($request)->text('later', 400))));
+    }
+
+    /** A thing lives elsewhere from now on. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/return/elsewhere', name: 'lives_elsewhere', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function elsewhere(Request $request, int $id): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
+            $cared = $input->list('cared');
+            $item = $this->items->one($input->id('item'));
+            $home = $this->places->required($input, 'address');
+            $input->check();
+            $this->bring->elsewhere($step, $this->kits->one($id), $item, $home, $cared);
+
+            return Outcome::undoable(
+                $this->url($id, $cared, self::later($input->text('later', 400))),
+                \sprintf('%s lives in %s from now on, and is there.', $item->name, $home->address),
+            );
+        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request), self::later($this->input($request)->text('later', 400))));
+    }
+
+    /** @return list<int> what was put off, as an address or a form names it */
+    private static function later(string $text): array
+    {
+        return array_values(array_unique(array_map(intval(...), array_filter(explode(',', $text), static fn (string $id): bool => ctype_digit($id)))));
     }
 
     /**
@@ -94,7 +136,9 @@ final class ReturnController extends Page
      */
     private function afterHome(Input $input, int $id, array $cared, array $items): string
     {
-        return $input->isTicked('from_its_page') ? $this->generateUrl('item', ['id' => $items[0]->id]) : $this->url($id, $cared);
+        return $input->isTicked('from_its_page')
+            ? $this->generateUrl('item', ['id' => $items[0]->id])
+            : $this->url($id, $cared, self::later($input->text('later', 400)));
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
@@ -129,14 +173,25 @@ final class ReturnController extends Page
         return $this->input($request)->list('cared');
     }
 
-    /** @param list<string> $cared */
-    private function url(int $id, array $cared = []): string
+    /**
+     * @param list<string> $cared
+     * @param list<int> $later
+     */
+    private function url(int $id, array $cared = [], array $later = []): string
     {
-        return $this->generateUrl('return_kit', ['id' => $id] + ([] === $cared ? [] : ['cared' => implode(',', $cared)]));
+        $asked = array_filter(
+            ['cared' => implode(',', $cared), 'later' => implode(',', $later)],
+            static fn (string $value): bool => '' !== $value,
+        );
+
+        return $this->generateUrl('return_kit', ['id' => $id] + $asked);
     }
 
-    /** @param list<string>|null $cared */
-    private function show(int $id, ?Problem $problem, ?array $cared = null): Response
+    /**
+     * @param list<string>|null $cared
+     * @param list<int> $later
+     */
+    private function show(int $id, ?Problem $problem, ?array $cared = null, array $later = []): Response
     {
         $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
@@ -144,7 +199,7 @@ final class ReturnController extends Page
                 ? $this->toKit($id)
                 : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
-        $round = $this->rounds->return($id);
+        $round = $this->rounds->return($id, $later);
         $stop = $round->stops[0] ?? null;
         $things = $stop?->lines() ?? array_map(static fn (TrayRow $row): ThingLine => $row->thing, $round->homeless);
 
@@ -156,6 +211,8 @@ final class ReturnController extends Page
             'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
             'cares' => CareRow::onReturn($things),
             'cared' => $cared ?? [],
+            'later' => $later,
+            'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),
             'scan_on' => 'return:'.$id,
             'version' => $this->reading->version($id),
             'problem' => $problem,

@@ -29,14 +29,15 @@ final readonly class ReturnItem
     }
 
     /**
-     * Brings all that is on the tray of an item to a place.
+     * Brings what is on the tray of an item to a place.
      *
      * @param list<string> $cared the hazards whose care was ticked
+     * @param int|null $quantity how much of it, null for all
      *
      * @throws StepRefused if a care that must be ticked is not
      * @throws RefusedMovement if it is not on the tray
      */
-    public function home(Step $step, Kit $kit, Item $item, Place $to, array $cared): void
+    public function home(Step $step, Kit $kit, Item $item, Place $to, array $cared, ?int $quantity = null): void
     {
         if (!$to->isStoreInUse()) {
             throw StepRefused::notAPlaceOfStorage($to->forLog()->label);
@@ -50,7 +51,7 @@ final readonly class ReturnItem
             $done[] = $hazard->value;
         }
         $tray = $kit->trayInUse();
-        $this->move($step, $kit, $item, $tray, $to, Reason::PutBack, [] === $done ? '' : 'cared for: '.implode(', ', $done));
+        $this->move($step, $kit, $item, $tray, $to, Reason::PutBack, [] === $done ? '' : 'cared for: '.implode(', ', $done), $quantity);
     }
 
     /** It is not on the tray: lost until it is found again. */
@@ -93,12 +94,12 @@ final readonly class ReturnItem
         );
     }
 
-    private function move(Step $step, Kit $kit, Item $item, Place $tray, Place $to, Reason $reason, string $note): void
+    private function move(Step $step, Kit $kit, Item $item, Place $tray, Place $to, Reason $reason, string $note, ?int $quantity = null): void
     {
         $onTray = $this->log->quantity((int) $item->id, (int) $tray->id);
         if ($onTray < 1) {
             throw RefusedMovement::notEnough($tray->address, 0, $item->tracking);
         }
-        $this->log->move($step, $item->moves($onTray, $tray, $to, $reason), $kit->inLog(), $note);
+        $this->log->move($step, $item->moves($quantity ?? $onTray, $tray, $to, $reason), $kit->inLog(), $note);
     }
 }

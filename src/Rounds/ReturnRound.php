@@ -16,8 +16,15 @@ final readonly class ReturnRound
      * @param int $returned different things that are home again
      * @param array<int, string> $lit number of the stop by front
      */
-    public function __construct(public array $stops, public array $homeless, public int $done, public int $total, public int $returned, public array $lit)
-    {
+    public function __construct(
+        public array $stops,
+        public array $homeless,
+        public int $done,
+        public int $total,
+        public int $returned,
+        public array $lit,
+        public string $time,
+    ) {
     }
 
     /** @return list<TrayRow> in the order in which they go home */

@@ -10,6 +10,7 @@ use App\Database\Row;
 use App\Kits\KitReading;
 use App\Kits\NeedRow;
 use App\Kits\TrayRow;
+use App\Stores\FloorReading;
 use App\Stores\RoomReading;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Kit\NeedState;
@@ -20,7 +21,9 @@ use Lottel\Core\Round\Purpose;
 use Lottel\Core\Round\Round;
 use Lottel\Core\Round\RoundLine;
 use Lottel\Core\Round\RoundStop;
+use Lottel\Core\Round\RoundTime;
 use Lottel\Core\Round\Stop;
+use Lottel\Core\Round\TimedStop;
 
 /** The rounds of a kit. Each is worked out anew from the log, so it can be gone on with anywhere. */
 final readonly class RoundReading
@@ -30,6 +33,7 @@ final readonly class RoundReading
         private RoomReading $room,
         private KitReading $kits,
         private ItemReading $items,
+        private FloorReading $floor,
         private PullPlan $plan = new PullPlan(),
     ) {
     }
@@ -88,10 +92,12 @@ final readonly class RoundReading
             $nowhere,
             RoundWords::onTray($tray, array_map(static fn (NeedRow $line): NeedState => $line->state, array_values($lines))),
             $this->lit($round),
+            $this->time($round),
         );
     }
 
-    public function return(int $kit): ReturnRound
+    /** @param list<int> $later things that were put off: they come last */
+    public function return(int $kit, array $later = []): ReturnRound
     {
         $things = [];
         foreach ($this->kits->tray($kit) as $row) {
@@ -100,7 +106,7 @@ final readonly class RoundReading
         $round = $this->returnOf($kit, array_values($things));
 
         return new ReturnRound(
-            self::stops($round, static fn (RoundLine $line): TrayRow => $things[$line->id]),
+            self::putOff(self::stops($round, static fn (RoundLine $line): TrayRow => $things[$line->id]), $later),
             array_values(array_filter($things, static fn (TrayRow $row): bool => null === $row->thing->homeId)),
             $round->done(),
             $round->total(),
@@ -110,7 +116,68 @@ final readonly class RoundReading
                 [$kit],
             )),
             $this->lit($round),
+            $this->time($round),
         );
+    }
+
+    /** What another person did with a kit in the last quarter of an hour. */
+    public function byAnother(int $kit, int $person, \DateTimeImmutable $now): ?OtherDid
+    {
+        $row = $this->database->fetchAssociative(
+            'SELECT a.name AS person, i.name AS item, m.reason, m.at FROM movement m JOIN account a ON a.id = m.account_id JOIN item i ON i.id = m.item_id
+             WHERE m.kit_id = ? AND m.account_id <> ? AND m.at >= ? ORDER BY m.id DESC LIMIT 1',
+            [$kit, $person, $now->setTimezone(new \DateTimeZone('UTC'))->modify('-15 minutes')->format('Y-m-d H:i:s')],
+        );
+
+        return false === $row ? null : OtherDid::of(new Row($row));
+    }
+
+    /**
+     * @param list<StopRow<TrayRow>> $stops
+     * @param list<int> $later
+     *
+     * @return list<StopRow<TrayRow>> what was put off in stops of its own, at the end
+     */
+    private static function putOff(array $stops, array $later): array
+    {
+        $now = $off = [];
+        foreach ($stops as $stop) {
+            $isOff = static fn (TrayRow $row): bool => \in_array($row->thing->id, $later, true);
+            $kept = array_values(array_filter($stop->things, static fn (TrayRow $row): bool => !$isOff($row)));
+            $put = array_values(array_filter($stop->things, $isOff));
+            if ([] !== $kept) {
+                $now[] = new StopRow($stop->placeId, $stop->address, $kept);
+            }
+            if ([] !== $put) {
+                $off[] = new StopRow($stop->placeId, $stop->address, $put);
+            }
+        }
+
+        return [...$now, ...$off];
+    }
+
+    /** How long what is left of a round takes, in words; an estimate. */
+    private function time(Round $round): string
+    {
+        $rooms = $this->floor->rooms();
+        $seat = ($rooms[array_key_first($rooms)] ?? null)?->layout->seat();
+        $stops = [];
+        foreach ($round->stops as $stop) {
+            $place = $this->room->place($stop->at->place);
+            $front = $this->room->place($this->room->frontOf($stop->at->place) ?? 0)?->front;
+            $unit = null === $place ? null : $this->room->units()[$place->unitId] ?? null;
+            if (null !== $place && null !== $front && null !== $unit) {
+                $stops[] = new TimedStop(
+                    $unit->footprint->stand(),
+                    $front->middleAboveFloor($unit->height, $unit->aboveFloor)->wholeMillimetres(),
+                    $unit->template->access(),
+                    $place->layer,
+                    \count($stop->lines),
+                );
+            }
+        }
+
+        return null === $seat ? '' : RoundTime::inWords((new RoundTime())->seconds($stops, $seat));
     }
 
     /**
