@@ -115,6 +115,7 @@ final class LabelsTest extends RoomTestCase
             [
                 ['wish' => [], 'sheet' => 'a4-24', 'start' => 1],
                 ['wish' => $wishes, 'sheet' => 'a4-65', 'start' => 1],
+                ['wish' => $wishes, 'sheet' => 'papyrus', 'start' => 1],
                 ['wish' => $wishes, 'sheet' => 'a4-24', 'start' => 25],
                 ['wish' => $wishes, 'sheet' => 'a4-24', 'start' => 'x'],
             ] as $query
@@ -123,6 +124,39 @@ final class LabelsTest extends RoomTestCase
             $this->assertCode(422, (string) json_encode($query));
             self::assertCount(1, $this->browser->getCrawler()->filter('.problem'));
         }
+    }
+
+    public function testWhatIsTooLargeForASheetIsNamedAndTheOthersAreStillChosen(): void
+    {
+        $this->furnish();
+        $this->postAndFollow('/stores/places/C1/inner', ['label' => 'x', 'kind' => 'box', 'layer' => '0']);
+        $wishes = $this->wishes();
+        $this->get('/stores/labels.pdf?'.http_build_query(['wish' => $wishes, 'sheet' => 'a4-24', 'start' => 1]));
+        $this->assertCode(422);
+        $page = $this->browser->getCrawler();
+        self::assertStringContainsString('C1.x is larger than a label of this sheet. Only the other 5 are still chosen', $page->filter('.problem')->text());
+        self::assertCount(5, $page->filter('[name="wish[]"][checked]'));
+        self::assertSame('a4-24', $page->filter('#sheet-sheet option[selected]')->attr('value'));
+        $chosen = $page->filter('[name="wish[]"][checked]')->extract(['value']);
+        $this->get('/stores/labels.pdf?'.http_build_query(['wish' => $chosen, 'sheet' => 'a4-24', 'start' => 1]));
+        $this->assertCode(200);
+    }
+
+    public function testLabelsOfAllSizesSharePlainPaperOfTheRoom(): void
+    {
+        $this->furnish();
+        self::assertSame('plain-letter', $this->get('/stores/labels')->filter('#sheet-sheet option[selected]')->attr('value'));
+        $this->database()->executeStatement("UPDATE room SET measure = 'mm'");
+        self::assertSame('plain-a4', $this->get('/stores/labels')->filter('#sheet-sheet option[selected]')->attr('value'));
+        foreach (['C1' => 'box', 'C2' => 'box', 'C3' => 'jar', 'C4' => 'folder'] as $address => $kind) {
+            foreach (['p', 'q', 'r'] as $label) {
+                $this->postAndFollow("/stores/places/{$address}/inner", ['label' => $label, 'kind' => $kind, 'layer' => '0']);
+            }
+        }
+        $wishes = $this->wishes();
+        self::assertCount(17, $wishes);
+        $this->get('/stores/labels.pdf?'.http_build_query(['wish' => $wishes, 'sheet' => 'plain-a4']));
+        self::assertMatchesRegularExpression('/Pages: +1\n/', $this->run_($this->body(), 'pdf', 'pdfinfo', 'FILE'));
     }
 
     public function testASheetOfOnesOwn(): void

@@ -248,7 +248,7 @@ final class LogTest extends RoomTestCase
             ] as $query => $lines
         ) {
             $page = $this->get('/log?'.$query);
-            self::assertCount($lines, $page->filter('table.log tbody tr td.num'), $query);
+            self::assertCount($lines, $page->filter('.log-line'), $query);
         }
         $page = $this->get('/log?place=Q5');
         $this->assertCode(422);

@@ -42,10 +42,10 @@ final class StoresTest extends RoomTestCase
             $page->filter('form[action$="/new-unit"]')->form(['template' => 'chest', 'rows' => '3', 'name' => 'chest', 'wall' => 'by the window']),
         );
         $page = $this->browser->followRedirect();
-        self::assertSame('A1', $page->filter('.plate.big span')->text());
+        self::assertSame('B1', $page->filter('.plate.big span')->text());
         $this->browser->submit($page->selectButton('Put them in')->form(['things' => "Gulls\nTerns\nPuffins"]));
         $page = $this->browser->followRedirect();
-        self::assertStringContainsString('Gulls, Terns and Puffins are in A1 now.', $this->text());
+        self::assertStringContainsString('Gulls, Terns and Puffins are in B1 now.', $this->text());
         $gulls = (string) $page->filter('.lying [name="items[]"]')->attr('value');
         $this->browser->submit($page->filter('#several button[name=now]')->form(), ['items' => [$gulls]]);
         $this->assertCode(303);

@@ -181,7 +181,7 @@ final class TruthTest extends RoomTestCase
         $page = $this->get("/log?item={$ribbon->id}");
         self::assertSame(
             ['72 in', '12'],
-            $page->filter('table.log td.num')->each(static fn ($cell): string => $cell->text()),
+            $page->filter('.log-line b')->each(static fn ($cell): string => $cell->text()),
             'each line as it was counted then',
         );
         self::assertCount(

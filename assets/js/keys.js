@@ -32,7 +32,7 @@ function keysOfPage() {
         key.textContent = target.dataset.key;
         term.append(key);
         const label = target.cloneNode(true);
-        for (const hint of label.querySelectorAll('kbd')) hint.remove();
+        for (const hint of label.querySelectorAll('kbd, [aria-hidden]')) hint.remove();
         says.textContent = label.textContent.trim().replace(/\s+/g, ' ');
         row.append(term, says);
         return row;

@@ -17,6 +17,7 @@ use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\LabelFormat;
 use Lottel\Core\Label\LabelLayout;
 use Lottel\Core\Label\LabelText;
+use Lottel\Core\Label\PlacedLabel;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
@@ -56,7 +57,7 @@ final class LabelController extends Page
     }
 
     #[Route('/stores/labels/{subject<place|item>}/{id<[0-9]{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
-    public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf, LabelSheets $sheets): Response
+    public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf): Response
     {
         try {
             $asked = AskedLabel::read($request->query, LabelFormat::Front);
@@ -72,7 +73,12 @@ final class LabelController extends Page
         return match ($type) {
             'svg' => new LabelDocument($this->svg->write($drawing), 'image/svg+xml', 'label.svg', $isDownload),
             'png' => new LabelDocument($png->paint($drawing), 'image/png', 'label.png', $isDownload),
-            default => new LabelDocument($pdf->set([$drawing], $sheets->single($drawing->size), 1, false), 'application/pdf', 'label.pdf', $isDownload),
+            default => new LabelDocument(
+                $pdf->set([new PlacedLabel($drawing, 0, 0, 0)], $drawing->size->width, $drawing->size->height, false),
+                'application/pdf',
+                'label.pdf',
+                $isDownload,
+            ),
         };
     }
 

@@ -6,8 +6,8 @@ namespace App\Labels;
 
 use Lottel\Core\Label\Face;
 use Lottel\Core\Label\LabelDrawing;
-use Lottel\Core\Label\LabelSheet;
 use Lottel\Core\Label\Mark;
+use Lottel\Core\Label\PlacedLabel;
 
 /** Sets labels on the pages of a sheet as PDF, in true size, with its fonts inside. */
 final readonly class LabelPdf
@@ -17,26 +17,24 @@ final readonly class LabelPdf
     }
 
     /**
-     * @param list<LabelDrawing> $drawings each no larger than a field of the sheet
+     * @param list<PlacedLabel> $labels
      * @param bool $hasCutMarks whether an outline to cut along is printed
      */
-    public function set(array $drawings, LabelSheet $sheet, int $start, bool $hasCutMarks): string
+    public function set(array $labels, int $pageWidth, int $pageHeight, bool $hasCutMarks): string
     {
-        $pdf = $this->open($sheet->pageWidth, $sheet->pageHeight);
+        usort($labels, static fn (PlacedLabel $a, PlacedLabel $b): int => $a->page <=> $b->page);
+        $pdf = $this->open($pageWidth, $pageHeight);
         $last = -1;
-        foreach ($sheet->spots(\count($drawings), $start) as $index => [$page, $x, $y]) {
-            if ($page !== $last) {
+        foreach ($labels as $label) {
+            if ($label->page !== $last) {
                 $pdf->AddPage();
-                $last = $page;
+                $last = $label->page;
             }
-            $drawing = $drawings[$index];
-            $left = $x + ($sheet->label->width - $drawing->size->width) / 2;
-            $top = $y + ($sheet->label->height - $drawing->size->height) / 2;
             if ($hasCutMarks) {
-                $this->outline($pdf, $drawing, $left / 10, $top / 10);
+                $this->outline($pdf, $label->drawing, $label->left / 10, $label->top / 10);
             }
-            foreach ($drawing->marks as $mark) {
-                $this->mark($pdf, $mark, $left, $top);
+            foreach ($label->drawing->marks as $mark) {
+                $this->mark($pdf, $mark, $label->left, $label->top);
             }
         }
 

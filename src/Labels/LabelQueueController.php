@@ -14,6 +14,9 @@ use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\LabelDrawing;
 use Lottel\Core\Label\LabelFormat;
 use Lottel\Core\Label\LabelLayout;
+use Lottel\Core\Label\LabelPacking;
+use Lottel\Core\Label\LabelSize;
+use Lottel\Core\Label\PlacedLabel;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -30,12 +33,17 @@ final class LabelQueueController extends Page
     {
     }
 
+    /** @param list<int>|null $chosen the wishes that stay ticked, null for all */
     #[Route('/stores/labels', name: 'labels', methods: ['GET'])]
-    public function index(?string $error = null, ?Problem $problem = null): Response
+    public function index(?string $error = null, ?Problem $problem = null, string $sheet = '', ?array $chosen = null): Response
     {
+        $names = $this->sheets->names();
+
         return $this->render('labels/index.html.twig', [
             'waiting' => $this->make->waiting(),
-            'sheets' => $this->sheets->names(),
+            'chosen' => $chosen,
+            'sheet' => isset($names[$sheet]) ? $sheet : LabelSheets::usual($this->frame->isMetric()),
+            'sheets' => $names,
             'error' => $error,
             'problem' => $problem,
         ], new Response(status: null === $error ? 200 : 422));
@@ -52,17 +60,50 @@ final class LabelQueueController extends Page
         $hasCode = $request->query->has('code');
         try {
             $drawings = array_map(fn (WishRow $wish): LabelDrawing => $layout->draw($wish->format, $this->make->ofWish($wish, $hasCode)), $wishes);
-            $sheet = $this->sheets->named($which, $drawings);
-            foreach ($drawings as $index => $drawing) {
-                if (!$sheet->holds($drawing->size)) {
-                    throw InvalidLabel::doesNotFit($wishes[$index]->subject());
-                }
+            $plain = $this->sheets->plain($which);
+            $sheet = $plain ?? $this->sheets->sheet($which);
+            $tooLarge = array_filter($drawings, static fn (LabelDrawing $drawing): bool => !$sheet->holds($drawing->size));
+            if ([] !== $tooLarge) {
+                return $this->printTheOthers($wishes, array_keys($tooLarge), $which);
             }
+            $labels = $sheet instanceof LabelPacking ? self::packed($sheet, $drawings) : $sheet->place($drawings, self::start($request));
 
-            return new LabelDocument($pdf->set($drawings, $sheet, self::start($request), $this->sheets->isPlain($which)), 'application/pdf', 'labels.pdf');
+            return new LabelDocument($pdf->set($labels, $sheet->pageWidth, $sheet->pageHeight, null !== $plain), 'application/pdf', 'labels.pdf');
         } catch (InvalidLabel $problem) {
-            return $this->index($problem->getMessage());
+            return $this->index($problem->getMessage(), null, $which);
         }
+    }
+
+    /**
+     * @param list<LabelDrawing> $drawings
+     *
+     * @return list<PlacedLabel>
+     */
+    private static function packed(LabelPacking $paper, array $drawings): array
+    {
+        return array_map(
+            static fn (LabelDrawing $drawing, array $spot): PlacedLabel => new PlacedLabel($drawing, ...$spot),
+            $drawings,
+            $paper->spots(array_map(static fn (LabelDrawing $drawing): LabelSize => $drawing->size, $drawings)),
+        );
+    }
+
+    /**
+     * Says which labels are larger than the fields of a sheet, and offers to print the others on it.
+     *
+     * @param list<WishRow> $wishes
+     * @param list<int> $tooLarge
+     */
+    private function printTheOthers(array $wishes, array $tooLarge, string $which): Response
+    {
+        $names = array_map(static fn (int $index): string => $wishes[$index]->subject(), $tooLarge);
+        $others = \count($wishes) - \count($names);
+        $message = Counted::sentence($names, 'larger than a label of this sheet.').' '.(0 === $others
+            ? 'Choose another sheet, or plain paper.'
+            : \sprintf('Only the %s still chosen; plain paper takes all.', 1 === $others ? 'other one is' : 'other '.$others.' are'));
+        $fitting = array_values(array_map(static fn (WishRow $wish): int => $wish->id, array_diff_key($wishes, array_flip($tooLarge))));
+
+        return $this->index($message, null, $which, $fitting);
     }
 
     /** Puts the labels of chosen things with those that are to be printed. */

@@ -8,7 +8,7 @@ use App\Database\Row;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Label\InvalidLabel;
-use Lottel\Core\Label\LabelDrawing;
+use Lottel\Core\Label\LabelPacking;
 use Lottel\Core\Label\LabelSheet;
 use Lottel\Core\Label\LabelSize;
 
@@ -36,40 +36,24 @@ final readonly class LabelSheets
         return $names;
     }
 
-    public function isPlain(string $key): bool
+    /** The paper that a room uses unless a person says otherwise: the one of its measure. */
+    public static function usual(bool $isMetric): string
     {
-        return isset(self::PLAIN[$key]) || !isset($this->names()[$key]);
+        return $isMetric ? 'plain-a4' : 'plain-letter';
     }
 
-    /**
-     * Returns a sheet by its key; plain paper is parted so that the largest of the labels goes onto it.
-     *
-     * @param list<LabelDrawing> $labels
-     *
-     * @throws InvalidLabel if a label is larger than the paper
-     */
-    public function named(string $key, array $labels): LabelSheet
+    /** Plain paper by its key, null where it is a sheet of labels. */
+    public function plain(string $key): ?LabelPacking
     {
-        if (isset(LabelSheet::usual()[$key])) {
-            return LabelSheet::usual()[$key];
-        }
+        return isset(self::PLAIN[$key]) ? new LabelPacking(self::PLAIN[$key][1], self::PLAIN[$key][2]) : null;
+    }
+
+    /** @throws InvalidLabel if there is no such sheet */
+    public function sheet(string $key): LabelSheet
+    {
         $own = $this->database->fetchOne("SELECT measures FROM label_sheet WHERE 'own-' || id = ?", [$key]);
-        if (\is_string($own)) {
-            return $this->own($key, json_decode($own, true) ?: []);
-        }
-        [$name, $width, $height] = self::PLAIN[$key] ?? self::PLAIN['plain-a4'];
-        $widest = $highest = LabelSize::LEAST;
-        foreach ($labels as $label) {
-            [$widest, $highest] = [max($widest, $label->size->width), max($highest, $label->size->height)];
-        }
 
-        return LabelSheet::plain($name, $width, $height, new LabelSize($widest, $highest));
-    }
-
-    /** A page as large as one label. */
-    public function single(LabelSize $size): LabelSheet
-    {
-        return new LabelSheet('single', $size->width, $size->height, 0, 0, 1, 1, $size);
+        return \is_string($own) ? $this->own($key, json_decode($own, true) ?: []) : LabelSheet::usual()[$key] ?? throw InvalidLabel::noSuchSheet();
     }
 
     /**

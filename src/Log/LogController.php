@@ -58,7 +58,9 @@ final class LogController extends Page
         );
 
         return $this->render('log/index.html.twig', [
-            'lines' => \array_slice($lines, 0, self::A_PAGE),
+            'book' => DayBook::of(\array_slice($lines, 0, self::A_PAGE), $this->frame->timeZone()),
+            'older' => $lines[self::A_PAGE - 1]->id ?? null,
+            'today' => $this->frame->today(),
             'has_more' => $hasMore,
             'query' => $query,
             'people' => $this->log->people(),

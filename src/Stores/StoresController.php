@@ -73,7 +73,7 @@ final class StoresController extends Page
             $changed = $name($unit, $this->names($input, (int) $unit->id));
 
             return Outcome::undoable(
-                $this->generateUrl('unit', ['letters' => $unit->letters]),
+                $input->isTicked('from') ? $this->cameFrom($input) : $this->generateUrl('unit', ['letters' => $unit->letters]),
                 0 === $changed ? 'Nothing was changed.' : \sprintf('%s written down.', Counted::of($changed, 'place')),
             );
         }, fn (Problem $problem): Response => $this->showUnit($letters, $problem));

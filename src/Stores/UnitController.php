@@ -9,6 +9,7 @@ use App\Steps\Step;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Furniture\Address;
 use Lottel\Core\Furniture\UnitTemplate;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
@@ -45,9 +46,12 @@ final class UnitController extends Page
             $said = UnitForm::read($input, $room);
             $places = $build($room, $said->template, $said->letters, $said->name, $said->wall, $said->rows, $said->columns, $said->size);
 
+            $like = Address::readLikeSizes($said->letters, \count($places));
+            $warning = '' === $like ? '' : \sprintf(' On a list %s can be taken for a size of paper: another letter is clearer.', $like);
+
             return Outcome::undoable(
                 $this->generateUrl('place', ['address' => $places[0]->address]),
-                \sprintf('%s stands in the room with %s. Put things into its first one.', $said->letters, Counted::of(\count($places), 'place')),
+                \sprintf('%s stands in the room with %s. Put things into its first one.%s', $said->letters, Counted::of(\count($places), 'place'), $warning),
             );
         }, $this->showNew(...));
     }
@@ -122,7 +126,7 @@ final class UnitController extends Page
     private function showNew(?Problem $problem): Response
     {
         $used = array_map(static fn (UnitRow $unit): string => $unit->letters, array_values($this->room->units()));
-        $free = array_values(array_diff(range('A', 'Z'), self::NOT_FOR_LABELS, $used))[0] ?? '';
+        $free = array_values(array_diff([...range('B', 'Z'), 'A'], self::NOT_FOR_LABELS, $used))[0] ?? '';
 
         return $this->render('stores/new_unit.html.twig', [
             'templates' => UnitTemplate::cases(),

@@ -51,7 +51,7 @@ test('two people take six things round the whole loop, one of them without JavaS
     // Ben, without JavaScript, starts the round and takes the first two stops.
     await ben.goto(kit);
     await submit(ben, ben.getByRole('button', { name: /Pull it in one round/ }));
-    assert.match(await ben.locator('.count').innerText(), /stop 1 of 6 · 0 of 6 things/);
+    assert.match(await ben.locator('.count').innerText(), /stop 1 of 6 ·\s*0 of 6 things/);
     const walked = [];
     for (let stop = 0; stop < 2; stop++) {
         walked.push(await ben.locator('.plate.big span').innerText());
@@ -60,7 +60,7 @@ test('two people take six things round the whole loop, one of them without JavaS
 
     // Ada goes on with the same round on her own device, with the space bar alone.
     await ada.goto(`${kit}/pull`);
-    assert.match(await ada.locator('.count').innerText(), /stop 3 of 6 · 2 of 6 things/);
+    assert.match(await ada.locator('.count').innerText(), /stop 3 of 6 ·\s*2 of 6 things/);
     for (let stop = 2; stop < 6; stop++) {
         walked.push(await ada.locator('.plate.big span').innerText());
         await press(ada, () => ada.keyboard.press('Space'));
@@ -99,11 +99,11 @@ test('two people take six things round the whole loop, one of them without JavaS
 
     // The log shows every step, with who took it.
     await ada.goto(`/log?kit=${kit.split('/').pop()}`);
-    const log = await ada.locator('table.log').innerText();
+    const log = await ada.locator('main').innerText();
     for (const [, name] of things.filter(([, name]) => name !== 'Herring dye ink cube')) assert.ok(log.includes(name), name);
-    assert.equal((log.match(/\bpull\b/g) ?? []).length, 6);
-    assert.equal((log.match(/\buse\b/g) ?? []).length, 6, 'card, envelope and ribbon, for the first one and for the others');
-    assert.equal((log.match(/\breturn\b/g) ?? []).length, 4);
+    assert.equal((log.match(/ took /g) ?? []).length, 6);
+    assert.equal((log.match(/ used up /g) ?? []).length, 6, 'card, envelope and ribbon, for the first one and for the others');
+    assert.equal((log.match(/ brought home /g) ?? []).length, 4);
     assert.ok(log.includes('Ben') && log.includes('Ada'));
     assert.deepEqual(audit(room.data).differences, []);
     assert.deepEqual(ada.complaints, []);

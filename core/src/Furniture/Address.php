@@ -27,6 +27,14 @@ final readonly class Address implements \Stringable
         return new self(strtoupper($m[1]).$m[2].strtolower($m[3]));
     }
 
+    /** Returns the addresses of a unit with these letters that read like sizes of cards and paper, such as A2; none for other letters. */
+    public static function readLikeSizes(string $letters, int $places): string
+    {
+        $sizes = 'A' === $letters ? array_filter([2, 4, 6], static fn (int $number): bool => $number <= $places) : [];
+
+        return implode(', ', array_map(static fn (int $number): string => $letters.$number, $sizes));
+    }
+
     /** Returns what was typed as it stands on a label, or the text itself where it is no address. */
     public static function asTyped(string $text): string
     {

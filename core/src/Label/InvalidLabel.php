@@ -21,9 +21,14 @@ final class InvalidLabel extends \InvalidArgumentException
         return new self('columns', 'So many labels do not go onto the page with these margins.');
     }
 
-    public static function doesNotFit(string $label): self
+    public static function noSuchSheet(): self
     {
-        return new self('sheet', \sprintf('%s is larger than a label of this sheet. Choose another sheet, or plain paper.', $label));
+        return new self('sheet', 'Choose one of the sheets in the list.');
+    }
+
+    public static function largerThanPaper(): self
+    {
+        return new self('sheet', 'A label is larger than the paper.');
     }
 
     public static function start(int $most): self

@@ -7,9 +7,6 @@ namespace Lottel\Core\Label;
 /** A page of labels as a grid with margins, in tenths of a millimetre. */
 final readonly class LabelSheet
 {
-    /** Between labels on plain paper. */
-    private const GAP = 30;
-
     /**
      * @throws InvalidLabel if the labels do not go onto the page, or overlap
      */
@@ -48,15 +45,6 @@ final readonly class LabelSheet
         ];
     }
 
-    /** Plain paper that is cut up afterwards: as many labels of a size as go onto it. */
-    public static function plain(string $name, int $pageWidth, int $pageHeight, LabelSize $label, int $margin = 80): self
-    {
-        $columns = max(1, intdiv($pageWidth - 2 * $margin + self::GAP, $label->width + self::GAP));
-        $rows = max(1, intdiv($pageHeight - 2 * $margin + self::GAP, $label->height + self::GAP));
-
-        return new self($name, $pageWidth, $pageHeight, $margin, $margin, $columns, $rows, $label, self::GAP, self::GAP);
-    }
-
     public function perPage(): int
     {
         return $this->columns * $this->rows;
@@ -87,6 +75,25 @@ final readonly class LabelSheet
         }
 
         return $spots;
+    }
+
+    /**
+     * Returns labels on their fields, each in the middle of its own.
+     *
+     * @param list<LabelDrawing> $drawings each no larger than a field
+     *
+     * @return list<PlacedLabel>
+     *
+     * @throws InvalidLabel if there is no such label to begin with
+     */
+    public function place(array $drawings, int $start): array
+    {
+        return array_map(fn (LabelDrawing $drawing, array $spot): PlacedLabel => new PlacedLabel(
+            $drawing,
+            $spot[0],
+            $spot[1] + intdiv($this->label->width - $drawing->size->width, 2),
+            $spot[2] + intdiv($this->label->height - $drawing->size->height, 2),
+        ), $drawings, $this->spots(\count($drawings), $start));
     }
 
     /** Whether a label goes onto one of its fields. */

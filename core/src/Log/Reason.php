@@ -40,6 +40,24 @@ enum Reason: string
         };
     }
 
+    /** Returns what a person did, as in “Ada took …”. */
+    public function past(): string
+    {
+        return match ($this) {
+            self::TakeIn => 'took in',
+            self::Pull => 'took',
+            self::Use => 'used up',
+            self::PutBack => 'brought home',
+            self::Move => 'moved',
+            self::Make => 'finished',
+            self::Lose => 'missed',
+            self::FindAgain => 'found',
+            self::Discard => 'parted with',
+            self::Count => 'counted',
+            self::Reverse => 'put right',
+        };
+    }
+
     /** Whether it belongs to pulling, making and returning, which whoever works here may put right, also for another. */
     public function isOfTheLoop(): bool
     {

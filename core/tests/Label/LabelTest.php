@@ -106,8 +106,6 @@ final class LabelTest extends TestCase
                 self::assertLessThanOrEqual($usual->pageHeight, $y + $usual->label->height);
             }
         }
-        $plain = LabelSheet::plain('A4', 2100, 2970, new LabelSize(700, 250));
-        self::assertSame([2, 10], [$plain->columns, $plain->rows]);
     }
 
     public function testASheetThatCannotBeIsRefused(): void
