@@ -13,6 +13,7 @@ use App\Stores\RoomReading;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Lottel\Core\Catalogue\Handling;
+use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Catalogue\Thing;
 use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Homes\ChildReach;
@@ -33,6 +34,7 @@ final class HomeReading implements ResetInterface
 {
     private const SAMPLE = 10;
     private const PROPOSALS = 3;
+    private const WORTH_A_GUESS = 0.3;
     private const MOST = 60;
     private const MOST_WARNINGS = 3;
     private const WALK_UNKNOWN = 2000.0;
@@ -118,6 +120,14 @@ final class HomeReading implements ResetInterface
             [...$capacity?->warnings($sum) ?? [], ...$this->reachWarnings($place, $contents)],
             self::misfiled($place, $contents),
         );
+    }
+
+    /** Returns the home that proposes itself for a new thing: where its like is at home, or what a label says; null where nothing speaks for one. */
+    public function forNew(PastedThing $thing): ?HomeProposal
+    {
+        $best = $this->ranked(ThingRow::ofNew($thing))[0] ?? null;
+
+        return null !== $best && $best->worth >= self::WORTH_A_GUESS ? $best : null;
     }
 
     /**

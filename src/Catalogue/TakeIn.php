@@ -54,6 +54,22 @@ final readonly class TakeIn
         return $item;
     }
 
+    /**
+     * Takes new things in, each to its home or to what is not filed; more of what the catalogue knows goes where that is at home.
+     *
+     * @param list<NewThing> $things
+     */
+    public function all(Step $step, array $things): void
+    {
+        foreach ($things as $new) {
+            if (null === $new->moreOf) {
+                $this->one($step, $new->home ?? $this->places->heap(), $new->thing);
+            } else {
+                $this->stock($step, $new->moreOf, $new->home ?? $new->moreOf->home ?? $this->places->heap(), $new->thing->quantity, Outside::Bought);
+            }
+        }
+    }
+
     /** More of what the catalogue knows already. */
     public function stock(Step $step, Item $item, Place $place, int $quantity, Outside $from, string $note = ''): void
     {

@@ -6,6 +6,7 @@ namespace App\Catalogue;
 
 use App\Database\Row;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Catalogue\Thing;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Homes\Contents;
@@ -45,6 +46,14 @@ final readonly class ThingRow
             $row->several('hazards', Hazard::class),
             $row->textOrNull('photo'),
         );
+    }
+
+    /** A thing that is not in the catalogue yet. */
+    public static function ofNew(PastedThing $new): self
+    {
+        $thing = new Thing(0, $new->name, $new->maker, $new->kind, $new->themes, $new->colour);
+
+        return new self(0, $thing, $new->tracking, $new->quantity, $new->colourName, null, null, $new->hazards, null);
     }
 
     public static function thing(Row $row): Thing

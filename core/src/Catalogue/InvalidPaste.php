@@ -9,6 +9,14 @@ final class InvalidPaste extends \InvalidArgumentException
     /** What is wrong, without the number of the line, where that is known. */
     public ?string $why = null;
 
+    private string $cell = 'name';
+
+    /** The part of the line that is wrong: name, quantity or colour. */
+    public function cell(): string
+    {
+        return $this->cell;
+    }
+
     public static function tooManyFields(int $line): self
     {
         return new self(\sprintf('Line %d has too many semicolons; write name; maker; quantity; themes; colour.', $line));
@@ -29,12 +37,17 @@ final class InvalidPaste extends \InvalidArgumentException
     {
         $wrong = new self(\sprintf('The quantity on line %d cannot be read. %s', $line, $why));
         $wrong->why = $why;
+        $wrong->cell = 'quantity';
 
         return $wrong;
     }
 
     public static function badColour(int $line): self
     {
-        return new self(\sprintf('The colour on line %d is neither a name nor a code such as #1f7a6d.', $line));
+        $wrong = new self(\sprintf('The colour on line %d is neither a name nor a code such as #1f7a6d.', $line));
+        $wrong->why = 'Neither a name nor a code such as #1f7a6d.';
+        $wrong->cell = 'colour';
+
+        return $wrong;
     }
 }

@@ -39,6 +39,15 @@ enum Kind: string
         };
     }
 
+    /** Whether a word of colour in its name is usually the colour of the thing. */
+    public function hasOneColour(): bool
+    {
+        return match ($this) {
+            self::Paper, self::Scrap, self::Envelope, self::Embellishment, self::Ribbon, self::Ink, self::Pen, self::Powder => true,
+            default => false,
+        };
+    }
+
     /** Whether panels are cut out of it. */
     public function isCut(): bool
     {

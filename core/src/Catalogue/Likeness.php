@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Catalogue;
 
+use Lottel\Core\Words\SizeWords;
 use Lottel\Core\Words\Spelling;
 
 /** Finds what is probably the same thing under a name that is written a little differently, also by another maker. */
@@ -78,9 +79,10 @@ final class Likeness
     /** @return list<string> */
     private static function words(string $name): array
     {
-        $words = array_values(array_filter(Spelling::words($name), static fn (string $word): bool => !\in_array($word, self::EMPTY_WORDS, true)));
+        $all = Spelling::words(SizeWords::joined($name));
+        $words = array_values(array_filter($all, static fn (string $word): bool => !\in_array($word, self::EMPTY_WORDS, true)));
 
-        return [] === $words ? Spelling::words($name) : $words;
+        return [] === $words ? $all : $words;
     }
 
     /** The first letters, which are seldom misspelt. */

@@ -72,6 +72,32 @@ final readonly class PastedThing
         return self::of([$name, '', $quantity], 1, $rule, $quantities, new ColourWords());
     }
 
+    /**
+     * Returns a thing as a person has corrected it: kind and counting as chosen, the rest as typed.
+     *
+     * @param array{string, string, string, string, string} $fields name, maker, quantity, themes, colour
+     *
+     * @throws InvalidPaste if the name is empty or too long, or quantity or colour cannot be read
+     */
+    public static function corrected(array $fields, int $number, Kind $kind, Tracking $tracking, QuantityText $quantities, ColourWords $colours): self
+    {
+        return self::of(array_map(trim(...), $fields), $number, new PlaceRule($kind), $quantities, $colours, $tracking);
+    }
+
+    /** Returns the colour that its name speaks of, such as `navy` of “Navy card”; null where it says one already, or speaks of none. */
+    public function colourInName(ColourWords $colours): ?string
+    {
+        $words = preg_split('/\s+/u', $this->name, -1, \PREG_SPLIT_NO_EMPTY) ?: [];
+        foreach (null !== $this->colour || '' !== $this->colourName || !$this->kind->hasOneColour() ? [] : [2, 1] as $many) {
+            $first = implode(' ', \array_slice($words, 0, $many));
+            if (\count($words) > $many && null !== $colours->find($first)) {
+                return $first;
+            }
+        }
+
+        return null;
+    }
+
     private static function line(string $line, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours): self
     {
         $fields = array_map(trim(...), explode(';', $line));
@@ -83,7 +109,7 @@ final readonly class PastedThing
     }
 
     /** @param list<string> $fields */
-    private static function of(array $fields, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours): self
+    private static function of(array $fields, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours, ?Tracking $counted = null): self
     {
         [$name, $maker, $quantity, $themes, $colour] = $fields + ['', '', '', '', ''];
         if ('' === $name) {
@@ -94,7 +120,7 @@ final readonly class PastedThing
         }
         $guess = null === $rule->kind ? KindWords::kind($name) : null;
         $kind = $rule->kind ?? $guess ?? Kind::Other;
-        [$tracking, $amount] = self::amount($kind, $quantity, $number, $quantities);
+        [$tracking, $amount] = self::amount($kind, $quantity, $number, $quantities, $counted);
         $own = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $themes)), static fn (string $theme): bool => '' !== $theme)));
         [$hex, $colourName] = self::colour($colour, $number, $colours);
 
@@ -119,13 +145,14 @@ final readonly class PastedThing
      *
      * @return array{Tracking, int}
      */
-    private static function amount(Kind $kind, string $text, int $number, QuantityText $quantities): array
+    private static function amount(Kind $kind, string $text, int $number, QuantityText $quantities, ?Tracking $counted): array
     {
-        $usual = $kind->usualTracking();
+        $usual = $counted ?? $kind->usualTracking();
         if ('' === $text) {
-            return Tracking::Length === $usual ? [Tracking::One, 1] : [$usual, Tracking::Level === $usual ? Tracking::FULL : 1];
+            return Tracking::Length === $usual && null === $counted ? [Tracking::One, 1] : [$usual, Tracking::Level === $usual ? Tracking::FULL : 1];
         }
-        $tracking = $quantities->tells($text) ?? (1 === preg_match('/^\d+$/D', $text) && '1' !== $text && $usual->movesWhole() ? Tracking::Count : $usual);
+        $isSeveral = 1 === preg_match('/^\d+$/D', $text) && '1' !== $text && $usual->movesWhole();
+        $tracking = $counted ?? $quantities->tells($text) ?? ($isSeveral ? Tracking::Count : $usual);
         try {
             $amount = $quantities->parse('1' === $text && Tracking::Level === $tracking ? 'full' : $text, $tracking);
 

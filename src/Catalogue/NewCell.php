@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use Lottel\Core\Catalogue\PastedThing;
+
+/** A new thing before it is written, with what is guessed of it, to be corrected. */
+final readonly class NewCell
+{
+    /**
+     * @param string $colour as a word or code, guessed from its name where nothing was said
+     * @param list<DoubleRow> $doubles what the room probably has of it
+     */
+    public function __construct(
+        public PastedThing $thing,
+        public string $colour,
+        public bool $isColourGuessed,
+        public string $home,
+        public string $whyHome,
+        public array $doubles,
+    ) {
+    }
+}
