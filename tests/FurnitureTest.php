@@ -347,6 +347,20 @@ final class FurnitureTest extends RoomTestCase
         self::assertNull($plan->filter('.fp-unit')->attr('tabindex'), 'a helper sees it and moves nothing');
     }
 
+    public function testAUnitStandsAtTheWallThatItIsSaidToStandAt(): void
+    {
+        $this->furnish();
+        $this->database()->executeStatement("UPDATE unit SET wall = 'South wall', turn = 180 WHERE letters = 'C'");
+        $this->entities()->clear();
+        $build = ['template' => 'chest', 'rows' => '3', 'name' => 'chest', 'room' => (string) $this->number('SELECT id FROM room')];
+        $this->postAndFollow('/stores/new-unit', $build + ['letters' => 'S', 'wall' => 'south wall']);
+        $this->postAndFollow('/stores/new-unit', $build + ['letters' => 'T', 'wall' => 'by the window']);
+        $turn = fn (string $letters): int => $this->number('SELECT turn FROM unit WHERE letters = ?', [$letters]);
+        self::assertSame([180, 0], [$turn('S'), $turn('T')]);
+        $this->postAndFollow('/stores/units/T/describe', ['name' => 'chest', 'wall' => 'South wall', 'room' => $build['room'], 'caution' => '']);
+        self::assertSame(180, $turn('T'), 'it was said to stand elsewhere, and goes there');
+    }
+
     public function testInnerPlacesAreDrawnFromAbove(): void
     {
         $this->furnish();

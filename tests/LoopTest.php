@@ -141,6 +141,21 @@ final class LoopTest extends RoomTestCase
         $this->assertCode(403, 'a helper gives no homes');
     }
 
+    public function testThePullListOnPaperIsInWalkingOrderAndTellsWhatIsNowhere(): void
+    {
+        $kit = $this->planKit('On paper', [[$this->ink, 1], [$this->card, 5], [$this->gulls, 1]]);
+        $page = $this->get("/kits/{$kit}/pull/print");
+        self::assertSame(['C1', 'C2', 'C3'], $page->filter('.print-list th[scope="row"]')->extract(['_text']));
+        self::assertCount(3, $page->filter('.print-box'));
+        self::assertStringContainsString('Petrel card', $page->filter('.print-list')->text());
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->take('C1', $this->gulls);
+        $page = $this->get("/kits/{$kit}/pull/print");
+        self::assertSame(['C2', 'C3', '?'], $page->filter('.print-list th[scope="row"]')->extract(['_text']), 'what another kit has is in no drawer');
+        $this->get('/kits/999/pull/print');
+        $this->assertCode(404);
+    }
+
     public function testWhatIsPutOffComesLast(): void
     {
         $this->postAndFollow("/kits/{$this->kit}/pull");

@@ -58,6 +58,15 @@ final class PullController extends Page
         return $this->show($id, null, $request->query->getInt('instead'), $request->query->getString('q'));
     }
 
+    /** What is still to be pulled, on paper: in walking order, with boxes to tick. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/pull/print', name: 'print_pull', methods: ['GET'])]
+    public function print(int $id): Response
+    {
+        $kit = $this->reading->one($id);
+
+        return $this->render('rounds/print.html.twig', ['kit' => $kit, 'round' => $this->rounds->pull($id, $kit->tray ?? '')]);
+    }
+
     #[Route('/kits/{id<[0-9]{1,12}>}/pull', name: 'start_pull', methods: ['POST'])]
     public function start(Request $request, int $id, StartPull $start): Response
     {

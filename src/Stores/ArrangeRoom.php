@@ -16,14 +16,41 @@ final readonly class ArrangeRoom
     {
     }
 
-    /** Gives a unit without a spot the first one along the walls. */
+    /** Gives a unit a spot along the walls: at the one that it is said to stand at, where others stand there already and it has room. */
     public function setDown(Unit $unit): void
     {
         $standing = array_filter($this->units($unit->room), static fn (Unit $other): bool => $other !== $unit && null !== $other->planX);
         $placed = $unit->room
             ->layout()
-            ->arrange(array_map(static fn (Unit $other): Footprint => $other->footprint(), array_values($standing)), [$unit->footprint()])[0];
+            ->arrange(
+                array_map(static fn (Unit $other): Footprint => $other->footprint(), array_values($standing)),
+                [$unit->footprint()],
+                self::turnAt($unit->wall, $standing),
+            )[0];
         $unit->standAt($placed->x, $placed->y, $placed->turn);
+    }
+
+    /** Whether a unit stands at another wall than most of those that are said to stand at the same one. */
+    public function isAtAnotherWall(Unit $unit): bool
+    {
+        $others = array_filter($this->units($unit->room), static fn (Unit $other): bool => $other !== $unit);
+        $turn = self::turnAt($unit->wall, $others);
+
+        return null !== $turn && $turn !== $unit->turn;
+    }
+
+    /**
+     * @param array<int, Unit> $standing
+     *
+     * @return int|null how most of the units of a wall are turned, null where none is there yet
+     */
+    private static function turnAt(string $wall, array $standing): ?int
+    {
+        $there = array_filter($standing, static fn (Unit $unit): bool => mb_strtolower($unit->wall) === mb_strtolower($wall));
+        $turns = array_count_values(array_map(static fn (Unit $unit): int => $unit->turn, $there));
+        arsort($turns);
+
+        return array_key_first($turns);
     }
 
     /**

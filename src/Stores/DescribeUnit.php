@@ -16,9 +16,12 @@ final readonly class DescribeUnit
 
     public function __invoke(Unit $unit, string $name, string $wall, string $caution, ?Length $aboveFloor, Room $room): void
     {
+        $wasAt = mb_strtolower($unit->wall);
         $unit->describe($name, $wall, $caution, $aboveFloor);
-        if ($unit->room !== $room) {
-            $unit->room = $room;
+        $isMoved = $unit->room !== $room;
+        $hasOtherWall = mb_strtolower($wall) !== $wasAt && $this->arrange->isAtAnotherWall($unit);
+        $unit->room = $room;
+        if ($isMoved || $hasOtherWall) {
             $this->arrange->setDown($unit);
             $this->entities->flush();
             $this->arrange->number();

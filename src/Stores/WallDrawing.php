@@ -19,9 +19,11 @@ final readonly class WallDrawing
 {
     private const WIDTH = 856.0;
     private const HEIGHT = 446.0;
+    private const UNIT = [334.0, 500.0];
 
     public function __construct(
         private RoomReading $room,
+        private RoomWalls $walls,
         private FrontStates $states,
         private Glimpses $glimpses,
         private ElevationSvg $svg,
@@ -32,7 +34,26 @@ final readonly class WallDrawing
     /** @param array<int, list<PlaceLine>> $lines the places of the room by unit, with what is in them */
     public function draw(Wall $wall, array $lines): string
     {
-        $drawn = (new Elevation(self::WIDTH, self::HEIGHT, false, Lettering::large()))->draw([$wall]);
+        return $this->drawn($wall, $lines, [self::WIDTH, self::HEIGHT]);
+    }
+
+    /**
+     * One unit by itself, as large as its page has room.
+     *
+     * @param list<PlaceLine> $lines its places
+     */
+    public function unit(UnitRow $unit, array $lines): string
+    {
+        return $this->drawn(Wall::of([$this->walls->standing($unit)->onTheFloor()])[0], [$unit->id => $lines], self::UNIT);
+    }
+
+    /**
+     * @param array<int, list<PlaceLine>> $lines
+     * @param array{float, float} $field
+     */
+    private function drawn(Wall $wall, array $lines, array $field): string
+    {
+        $drawn = (new Elevation($field[0], $field[1], false, Lettering::large()))->draw([$wall]);
         $units = array_map(static fn (Standing $unit): int => $unit->id, $wall->units);
         $seen = new SeenInPlaces($this->room, $lines, $this->states->now(), $this->glimpses->in($units));
         $svg = '';

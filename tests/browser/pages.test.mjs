@@ -57,6 +57,8 @@ async function allPages(page) {
         `${planned}?q=tern`,
         '/items/99999',
         '/stores/plan',
+        '/take-in',
+        `${planned}/pull/print`,
         '/stores/units/C/change',
         '/stores/units/C/legend',
         '/stores/places/C3/furniture',

@@ -93,14 +93,15 @@ final readonly class RoomLayout
      *
      * @param list<Footprint> $standing
      * @param list<Footprint> $units their x, y and turn do not matter
+     * @param int|null $first the turn of those that stand at the wall that they belong to: this wall is tried first
      *
      * @return list<Footprint>
      */
-    public function arrange(array $standing, array $units): array
+    public function arrange(array $standing, array $units, ?int $first = null): array
     {
         $placed = [];
         foreach ($units as $unit) {
-            $spot = $this->freeSpot([...$standing, ...$placed], $unit) ?? $unit->at(0, 0, 0);
+            $spot = $this->freeSpot([...$standing, ...$placed], $unit, $first) ?? $unit->at(0, 0, 0);
             $placed[] = $spot;
         }
 
@@ -162,9 +163,9 @@ final readonly class RoomLayout
     }
 
     /** @param list<Footprint> $standing */
-    private function freeSpot(array $standing, Footprint $unit): ?Footprint
+    private function freeSpot(array $standing, Footprint $unit, ?int $first): ?Footprint
     {
-        foreach ([0, 90, 180, 270] as $turn) {
+        foreach (array_unique([$first ?? 0, 0, 90, 180, 270]) as $turn) {
             $turned = $unit->at(0, 0, $turn);
             [$farX, $farY] = [$this->width - $turned->across(), $this->depth - $turned->down()];
             $most = 0 === $turn % 180 ? $farX : $farY;

@@ -80,6 +80,17 @@ final class RoomLayoutTest extends TestCase
         }
     }
 
+    public function testAUnitGoesToItsWallWhereThereIsRoom(): void
+    {
+        $room = new RoomLayout(4000, 3000, 200, 800, []);
+        $shelf = new Footprint(1, 'B', 0, 0, 600, 300);
+        foreach ([0, 90, 180, 270] as $turn) {
+            self::assertSame($turn, $room->arrange([], [$shelf], $turn)[0]->turn);
+        }
+        $broad = new Footprint(2, 'C', 0, 0, 3800, 300);
+        self::assertSame(0, $room->arrange([], [$broad], 90)[0]->turn, 'too broad for that wall');
+    }
+
     public function testTheWalkIsShort(): void
     {
         $room = new RoomLayout(6000, 4000, 200, 800, [['name' => 'bench', 'x' => 2500, 'y' => 1600, 'width' => 1000, 'depth' => 600]]);
