@@ -46,13 +46,9 @@ final class RoomDrawing
         $states = $this->states->now();
         $html = '';
         foreach (array_keys(self::FIELDS) as $view) {
-            $drawn = $this->view($view, $version, null);
-            $tabs = '';
-            if (!$drawn->room->isLegible() && \count($this->walls->all()) > 1) {
-                $seen = $this->seen($lit, $wall);
-                $drawn = $this->view($view, $version, $seen->name);
-                $tabs = $this->tabs($seen, $lit);
-            }
+            $seen = $this->isLegible($view, $version) ? null : $this->seen($lit, $wall);
+            $tabs = null === $seen ? '' : $this->tabs($seen, $lit);
+            $drawn = $this->view($view, $version, $seen?->name);
             $html .= '<div class="room-view '.$view.'">'.$tabs.$this->wrapped($drawn, $view, $this->svg->filled($drawn, $states, $lit)).'</div>';
         }
 
@@ -121,6 +117,15 @@ final class RoomDrawing
         }
 
         return $this->fronts;
+    }
+
+    /** Whether all walls are seen at once; kept by itself, since the drawing of all walls is large where they are not. */
+    private function isLegible(string $view, string $version): bool
+    {
+        return $this->cache->get(
+            'room-legible-'.$view.$version,
+            fn (): bool => \count($this->walls->all()) < 2 || $this->view($view, $version, null)->room->isLegible(),
+        );
     }
 
     /** @param array<int, string> $lit */
