@@ -50,30 +50,20 @@ final readonly class ContentsReading
         return $scheme->positionOf($thing, self::things($this->of($place, $scheme)));
     }
 
-    /**
-     * Returns the spines of a place with gaps for what of it is out.
-     *
-     * @param list<ThingRow> $contents
-     * @param list<OutRow> $out
-     * @param Thing|null $sought the one around which they are shown, in its gap where it is not there
-     */
-    public function withGaps(array $contents, array $out, FilingScheme $scheme, ?Thing $sought = null): Strip
+    /** Returns what stands around a thing in the place where it is at home, gaps for what is out; the thing in its own gap where it is not there. */
+    public function around(int $home, Thing $thing, FilingScheme $scheme): Strip
     {
-        $missing = array_map(static fn (OutRow $row): Thing => $row->row->thing, $out);
-        $things = self::each([...$missing, ...self::things($contents), ...array_filter([$sought])]);
+        $contents = $this->of($home, $scheme);
+        $missing = array_map(static fn (OutRow $row): Thing => $row->row->thing, $this->outOf($home));
+        $things = self::each([...$missing, ...self::things($contents), $thing]);
         $there = array_map(static fn (ThingRow $row): int => $row->id, $contents);
 
         return Strip::around(
             $scheme->sort($things),
-            null === $sought ? [] : [$sought->id],
-            array_values(array_diff(array_map(static fn (Thing $thing): int => $thing->id, $things), $there)),
+            [$thing->id],
+            array_values(array_diff(array_map(static fn (Thing $one): int => $one->id, $things), $there)),
+            Strip::SHORT,
         );
-    }
-
-    /** Returns what stands around a thing in the place where it is at home. */
-    public function around(int $home, Thing $thing, FilingScheme $scheme): Strip
-    {
-        return $this->withGaps($this->of($home, $scheme), $this->outOf($home), $scheme, $thing);
     }
 
     /**

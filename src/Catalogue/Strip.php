@@ -9,7 +9,8 @@ use Lottel\Core\Catalogue\Thing;
 /** A stretch of what stands in a place, in filing order. */
 final readonly class Strip
 {
-    private const LENGTH = 13;
+    public const LENGTH = 13;
+    public const SHORT = 8;
 
     /** @param list<Spine> $spines */
     private function __construct(public array $spines, public int $before, public int $after)
@@ -23,10 +24,10 @@ final readonly class Strip
      * @param list<int> $marked items
      * @param list<int> $gaps items of which only the place is there
      */
-    public static function around(array $things, array $marked, array $gaps = []): self
+    public static function around(array $things, array $marked, array $gaps = [], int $length = self::LENGTH): self
     {
-        $from = max(0, min(self::first($things, $marked) - intdiv(self::LENGTH, 2), \count($things) - self::LENGTH));
-        $shown = \array_slice($things, $from, self::LENGTH);
+        $from = max(0, min(self::first($things, $marked) - intdiv($length, 2), \count($things) - $length));
+        $shown = \array_slice($things, $from, $length);
         $spines = array_map(static fn (Thing $thing): Spine => new Spine(
             $thing->id,
             $thing->name,
