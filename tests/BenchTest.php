@@ -107,6 +107,21 @@ final class BenchTest extends RoomTestCase
         self::assertStringContainsString('1 thing wants care first', $page->filter('.finish-way')->text());
     }
 
+    public function testACraftedFormDoesNotUseUpAStampSet(): void
+    {
+        foreach (
+            [
+                'use' => ['item' => $this->stamps->id, 'quantity' => '1'],
+                'piece' => ['piece' => '1', 'of' => [$this->stamps->id], 'used_'.$this->stamps->id => '1'],
+                'finish' => ['name' => 'Card', 'quantity' => '1', 'of' => [$this->stamps->id], 'used_'.$this->stamps->id => '1'],
+            ] as $step => $fields
+        ) {
+            $this->post("/kits/{$this->kit}/make/{$step}", $fields);
+            $this->assertCode(409, $step);
+        }
+        self::assertSame(['bought' => -1, 'tray 1' => 1], $this->sorted($this->stamps));
+    }
+
     public function testAKitThatDoesNotSayHowManyAsksForIt(): void
     {
         $this->postAndFollow("/kits/{$this->kit}", ['name' => 'Kiosk gulls', 'makes' => 'gulls for the kiosk']);

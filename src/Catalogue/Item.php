@@ -168,6 +168,12 @@ class Item
         );
     }
 
+    /** Whether it stays what it is while it is worked with: one stamp set or tool, not a stock of them. */
+    public function lasts(): bool
+    {
+        return $this->kind->lasts() && $this->tracking->isSingle();
+    }
+
     /** @return list<Hazard> */
     public function careFor(): array
     {

@@ -32,8 +32,12 @@ final readonly class WorkAtBench
     ) {
     }
 
+    /** @throws StepRefused if it is a thing that stays what it is while it is worked with */
     public function useUp(Step $step, Kit $kit, Item $item, int $quantity, string $note = ''): void
     {
+        if ($item->lasts()) {
+            throw StepRefused::isNotUsedUp($item->name);
+        }
         $this->beginMaking($kit);
         $this->log->move($step, $item->moves($quantity, $kit->trayInUse(), $this->places->outside(Outside::UsedUp), Reason::Use), $kit->inLog(), $note);
     }

@@ -12,6 +12,11 @@ final class StepRefused extends \DomainException implements Refusal
         return null;
     }
 
+    public static function isNotUsedUp(string $name): self
+    {
+        return new self(\sprintf('%s is not used up by the work; it goes home.', $name));
+    }
+
     public static function pieceIsDone(string $piece, int $which): self
     {
         return new self(\sprintf('%s %d was done in the meantime, or taken back; this is how it stands now.', ucfirst($piece), $which));
