@@ -8,7 +8,6 @@ use App\Database\Row;
 use App\Stores\PlaceReading;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Thing;
-use Lottel\Core\Filing\FilingPosition;
 use Lottel\Core\Filing\FilingScheme;
 
 /** What is in a place, what is out of it, and how it stands there. */
@@ -42,12 +41,6 @@ final readonly class ContentsReading
         );
 
         return Row::each($rows, OutRow::of(...));
-    }
-
-    /** Returns where an item stands, or would stand, among what is in a place now. */
-    public function positionIn(int $place, Thing $thing, FilingScheme $scheme): FilingPosition
-    {
-        return $scheme->positionOf($thing, self::things($this->of($place, $scheme)));
     }
 
     /** Returns what stands around a thing in the place where it is at home, gaps for what is out; the thing in its own gap where it is not there. */

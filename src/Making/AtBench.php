@@ -20,13 +20,7 @@ final readonly class AtBench
     {
     }
 
-    /** How many different things go home again. */
-    public function toReturn(): int
-    {
-        return \count($this->lasting) + \count($this->usedUp) + \count(array_filter($this->made, static fn (MadePiece $piece): bool => $piece->quantity > 0));
-    }
-
-    /** Returns how much of a thing on the tray the next pieces take. */
+    /** Returns the row of a thing that is used up, null where it is none on the tray. */
     public function named(int $item): ?BenchRow
     {
         return array_values(array_filter($this->usedUp, static fn (BenchRow $row): bool => $row->row->thing->id === $item))[0] ?? null;

@@ -21,6 +21,7 @@ use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Kit\Makes;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -155,7 +156,7 @@ final class MakeController extends Page
             'kit' => $kit,
             'tray' => $tray,
             'at' => $this->bench->of($kit),
-            'piece_name' => WorkAtBench::nameOfPieces($this->kits->one($id)),
+            'piece_name' => Makes::nameOfPieces($kit->name),
             'stops' => \count($this->rounds->ofReturn($id)->stops),
             'lit' => $this->room->lit(array_map(static fn (ThingLine $thing): ?int => $thing->homeId, $things)),
             'cares' => CareRow::onPull($things),

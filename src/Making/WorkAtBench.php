@@ -15,6 +15,7 @@ use App\Stores\Places;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Kit\Makes;
 use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
@@ -77,13 +78,7 @@ final readonly class WorkAtBench
         }
         $made = $bench->made[0] ?? null;
 
-        return $this->finish($step, $kit, $made->name ?? self::nameOfPieces($kit), 1, null, $takes);
-    }
-
-    /** What the pieces of a kit are called unless a person says so: the kit without its number. */
-    public static function nameOfPieces(Kit $kit): string
-    {
-        return (string) preg_replace('/\s*[×x]\s*\d+\s*$/u', '', $kit->name);
+        return $this->finish($step, $kit, $made->name ?? Makes::nameOfPieces($kit->name), 1, null, $takes);
     }
 
     private function madeBefore(Kit $kit, string $name): ?Item

@@ -24,7 +24,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** From an item or a drawer straight into a kit: one that is planned or out, or a new one. */
 final class IntoKitController extends Page
 {
-    private const MOST = 60;
+    private const MOST = 400;
 
     public function __construct(private readonly Items $items, private readonly Kits $kits, private readonly KitList $list, private readonly TakeOut $out)
     {

@@ -21,13 +21,6 @@ final readonly class OtherDid
 
     public function inWords(): string
     {
-        return \sprintf('%s %s %s', $this->person, match ($this->reason) {
-            Reason::Pull => 'took',
-            Reason::PutBack => 'brought home',
-            Reason::Use => 'used up',
-            Reason::Make => 'finished',
-            Reason::Lose => 'misses',
-            default => 'moved',
-        }, $this->item);
+        return \sprintf('%s %s %s', $this->person, $this->reason->past(), $this->item);
     }
 }

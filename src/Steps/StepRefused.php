@@ -112,11 +112,6 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('“%s” has been pulled; it can be closed, not deleted.', $kit));
     }
 
-    public static function lineIsElsewhere(string $item): self
-    {
-        return new self(\sprintf('%s is not on this kit’s tray.', $item));
-    }
-
     public static function trayIsGone(): self
     {
         return new self('That kit has left its tray since; pull the thing anew instead.');

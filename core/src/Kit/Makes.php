@@ -46,6 +46,12 @@ final readonly class Makes
         return mb_strtoupper(mb_substr($name, 0, 1)).mb_substr($name, 1);
     }
 
+    /** Returns what the pieces of a kit are called unless a person says so: the name of the kit without its number. */
+    public static function nameOfPieces(string $kit): string
+    {
+        return (string) preg_replace('/\s*[×x]\s*\d+\s*$/u', '', $kit);
+    }
+
     /** Returns a number of them in words, such as “4 cards”. */
     public function many(int $number): string
     {
