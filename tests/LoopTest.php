@@ -163,14 +163,37 @@ final class LoopTest extends RoomTestCase
         $this->take('C2', $this->card);
         $page = $this->postAndFollow("/kits/{$this->kit}/return");
         self::assertSame('C1', $page->filter('.plate.big span')->text());
-        self::assertSame('Not clean yet: later: Lighthouse & gulls', $page->filter('.exceptions a')->text());
-        $page = $this->browser->click($page->filter('.exceptions a')->link());
-        self::assertSame('C2', $page->filter('.plate.big span')->text());
+        $later = $page->selectButton('Not clean yet: later: Lighthouse & gulls');
+        $version = $page->filter('[data-seen]')->attr('data-seen');
+        $this->browser->submit($later->form());
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Lighthouse & gulls comes last.', $this->text());
+        $this->signIn('hank');
+        $page = $this->get("/kits/{$this->kit}/return");
+        self::assertNotSame($version, $page->filter('[data-seen]')->attr('data-seen'), 'another device is told');
+        self::assertSame('C2', $page->filter('.plate.big span')->text(), 'for whoever goes on');
         $this->browser->submit($page->filter('[data-key="space"]')->form());
         $page = $this->browser->followRedirect();
         self::assertSame('C1', $page->filter('.plate.big span')->text());
         self::assertStringContainsString('put off before', $page->filter('.round-thing')->text());
-        self::assertCount(0, $page->filter('.exceptions a'), 'it cannot be put off behind itself');
+        self::assertCount(0, $page->selectButton('Not clean yet: later: Lighthouse & gulls'), 'it cannot be put off behind itself');
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [$this->gulls->id], 'cared' => ['inky']]);
+        self::assertSame(0, $this->number('SELECT count(*) FROM put_off'), 'it is home');
+        $this->post("/kits/{$this->kit}/return/later", ['item' => $this->gulls->id]);
+        $this->assertCode(422, 'what is not on the tray cannot be put off');
+    }
+
+    public function testAnUndoTakesBackWhatWasPutOff(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull");
+        $this->take('C1', $this->gulls);
+        $this->take('C2', $this->card);
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        $page = $this->postAndFollow("/kits/{$this->kit}/return/later", ['item' => $this->gulls->id]);
+        $this->browser->submit($page->selectButton('Undo')->form());
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('The order of the way home is as before', $this->text());
+        self::assertSame('C1', $page->filter('.plate.big span')->text());
     }
 
     public function testNotHereIsLoggedAndFoundAgainLater(): void

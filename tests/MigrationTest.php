@@ -29,6 +29,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the second' => [2];
         yield 'the third' => [3];
         yield 'the fourth' => [4];
+        yield 'the fifth' => [5];
     }
 
     #[DataProvider('versions')]
@@ -86,6 +87,10 @@ final class MigrationTest extends OwnFileTestCase
             );
             $this->get('/items/5');
             self::assertMatchesRegularExpression('/Petrel ink in C3 2\b/', $this->text(), 'two bottles since it is counted by the piece');
+        }
+        if ($version >= 5) {
+            self::assertCount(1, $this->get('/stores/places/C4')->filter('.seen-place a'), 'photos of places come along');
+            self::assertSame(1, $this->number('SELECT count(*) FROM put_off'));
         }
         if ($version >= 2) {
             $this->get('/items/'.$this->number('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');

@@ -4,5 +4,6 @@ import './camera.js';
 import './chosen.js';
 import './follow.js';
 import './forms.js';
+import './marks.js';
 import './pages.js';
 import './photo.js';

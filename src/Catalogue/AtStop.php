@@ -26,6 +26,7 @@ final readonly class AtStop
         public Strip $strip,
         private array $positions,
         private array $companions,
+        public ?PlacePhoto $photo,
     ) {
     }
 

@@ -11,10 +11,17 @@ use Twig\TwigFunction;
 /** Pictures of things on pages. */
 final class CatalogueExtension extends AbstractExtension
 {
+    public function __construct(private readonly SeenDrawing $seen)
+    {
+    }
+
     public function getFunctions(): array
     {
         return [
             new TwigFunction('thing_picture', ThingPicture::drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('marks_drawing', $this->seen->marks(...), ['is_safe' => ['html']]),
+            new TwigFunction('seen_place', $this->seen->place(...), ['is_safe' => ['html']]),
+            new TwigFunction('seen_cut_out', $this->seen->cutOut(...), ['is_safe' => ['html']]),
             new TwigFunction('stand_in', StandIn::of(...)),
         ];
     }

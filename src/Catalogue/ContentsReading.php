@@ -13,7 +13,7 @@ use Lottel\Core\Filing\FilingScheme;
 /** What is in a place, what is out of it, and how it stands there. */
 final readonly class ContentsReading
 {
-    public function __construct(private Connection $database, private PlaceReading $places, private ItemReading $items)
+    public function __construct(private Connection $database, private PlaceReading $places, private ItemReading $items, private PlacePhotoReading $photos)
     {
     }
 
@@ -86,6 +86,7 @@ final readonly class ContentsReading
             Strip::around($scheme->sort(self::each([...$others, ...$concerned])), $items),
             $positions,
             $companions,
+            $this->photos->ofItems($items),
         );
     }
 

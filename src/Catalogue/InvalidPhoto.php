@@ -39,6 +39,11 @@ final class InvalidPhoto extends \InvalidArgumentException implements Refusal
         return new self('The picture is damaged and cannot be read.');
     }
 
+    public static function isGone(): self
+    {
+        return new self('The photo is not there any more. Take another one.');
+    }
+
     public static function didNotArrive(): self
     {
         return new self('The picture did not arrive. Choose it again.');

@@ -5,16 +5,19 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use Lottel\Core\Colour\Palette;
+use Lottel\Core\Picture\Raster;
+use Lottel\Core\Picture\Spot;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 /**
- * Keeps one photo of an item: turned upright, made smaller, and painted anew, so that nothing of the file but its picture is
+ * Keeps photos of things and of open places: turned upright, made smaller, and painted anew, so that nothing of the file but its picture is
  * left, not where it was taken either.
  */
 final readonly class KeepPhoto
 {
     public const MOST_BYTES = 15_000_000;
     private const MOST_PIXELS = 40_000_000;
+    public const SIDE_OF_A_PLACE = 2000;
     private const SIDE = 1600;
     private const PALETTE_SIDE = 160;
 
@@ -26,13 +29,71 @@ final readonly class KeepPhoto
      * Reads a picture, writes it anew beside the others, and looks whether all of it is there; only then it may take the place
      * of an old one. Done before anything is written into the room, since a large picture takes its time.
      *
+     * @param int $side how long its longer side may be, in pixels
+     *
      * @return string the name of the new photo
      *
      * @throws InvalidPhoto if the file is too large, no picture, or damaged, or there is no room for it on the disk
      */
-    public function keep(UploadedFile $file): string
+    public function keep(UploadedFile $file, int $side = self::SIDE): string
     {
-        $picture = $this->smaller($this->upright($file, $this->read($file)), self::SIDE);
+        return $this->write($this->smaller($this->upright($file, $this->read($file)), $side));
+    }
+
+    /**
+     * Cuts what is seen at a spot of a photo out of it, and keeps that as a photo of its own.
+     *
+     * @return string the name of the new photo
+     *
+     * @throws InvalidPhoto if the photo is not there any more, or there is no room on the disk
+     */
+    public function cutOut(string $photo, Spot $spot): string
+    {
+        $picture = $this->load($photo);
+        [$x, $width] = self::along($spot->x, $spot->width, imagesx($picture));
+        [$y, $height] = self::along($spot->y, $spot->height, imagesy($picture));
+        $cut = imagecrop($picture, ['x' => $x, 'y' => $y, 'width' => $width, 'height' => $height]);
+
+        return $this->write(false === $cut ? $picture : $cut);
+    }
+
+    /**
+     * Returns a photo as a small raster in which things are looked for.
+     *
+     * @throws InvalidPhoto if it is not there any more
+     */
+    public function raster(string $photo): Raster
+    {
+        $small = $this->smaller($this->load($photo), self::PALETTE_SIDE);
+
+        return new Raster(imagesx($small), imagesy($small), iterator_to_array(self::pixels($small), false));
+    }
+
+    /** @return array{int, int}|null width and height in pixels, null where its file is not there any more */
+    public function size(string $photo): ?array
+    {
+        $size = @getimagesize($this->path($photo));
+
+        return false === $size ? null : [$size[0], $size[1]];
+    }
+
+    private function load(string $photo): \GdImage
+    {
+        $picture = @imagecreatefromjpeg($this->path($photo));
+
+        return false === $picture ? throw InvalidPhoto::isGone() : $picture;
+    }
+
+    /** @return array{int, int} where a side begins, and how long it is, in pixels */
+    private static function along(int $from, int $long, int $side): array
+    {
+        $at = intdiv($from * $side, Spot::WHOLE);
+
+        return [$at, max(1, min($side - $at, intdiv($long * $side, Spot::WHOLE)))];
+    }
+
+    private function write(\GdImage $picture): string
+    {
         $name = bin2hex(random_bytes(16));
         if (!is_dir($this->folder()) && !@mkdir($this->folder(), 0o700, true) && !is_dir($this->folder())) {
             throw InvalidPhoto::cannotBeKept();

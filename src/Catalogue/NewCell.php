@@ -12,6 +12,7 @@ final readonly class NewCell
     /**
      * @param string $colour as a word or code, guessed from its name where nothing was said
      * @param list<DoubleRow> $doubles what the room probably has of it
+     * @param DoubleRow|null $here the one of them that lives where it was seen
      */
     public function __construct(
         public PastedThing $thing,
@@ -20,6 +21,7 @@ final readonly class NewCell
         public string $home,
         public string $whyHome,
         public array $doubles,
+        public ?DoubleRow $here = null,
     ) {
     }
 }

@@ -19,6 +19,7 @@ final readonly class NewThingsForm
     public const MOST = 200;
     public const A_SECOND_ONE = 'second';
     public const LEAVE_OUT = 'out';
+    public const THAT_ONE = 'is-';
     private const CELLS = ['name', 'maker', 'quantity', 'themes', 'colour'];
 
     public function __construct(private Items $items, private Places $places, private Frame $frame)
@@ -26,24 +27,39 @@ final readonly class NewThingsForm
     }
 
     /**
+     * @param array<int, SeenAt> $seen where it was seen, by line
+     *
      * @return list<NewThing>
      *
      * @throws InvalidInput of everything that cannot be read, each beside its cell
      */
-    public function read(Input $input): array
+    public function read(Input $input, array $seen = []): array
     {
         $things = [];
-        foreach (range(0, $input->whole('lines', 1, self::MOST) - 1) as $line) {
-            if (self::LEAVE_OUT !== $input->text('double_'.$line, 20)) {
-                $thing = $this->thing($input, $line);
-                if (null !== $thing) {
-                    $things[] = new NewThing($thing, $this->places->chosen($input, 'home_'.$line), $this->moreOf($input, $line));
-                }
+        foreach ($this->lines($input) as $line) {
+            $thing = $this->thing($input, $line);
+            if (null !== $thing) {
+                $things[] = new NewThing(
+                    $thing,
+                    $this->places->chosen($input, 'home_'.$line),
+                    $this->moreOf($input, $line),
+                    str_starts_with($input->text('double_'.$line, 20), self::THAT_ONE),
+                    $seen[$line] ?? null,
+                );
             }
         }
         $input->check();
 
         return $things;
+    }
+
+    /** @return list<int> the lines that are not left out */
+    public function lines(Input $input): array
+    {
+        return array_values(array_filter(
+            range(0, $input->whole('lines', 1, self::MOST) - 1),
+            static fn (int $line): bool => self::LEAVE_OUT !== $input->text('double_'.$line, 20),
+        ));
     }
 
     private function thing(Input $input, int $line): ?PastedThing
@@ -70,7 +86,7 @@ final readonly class NewThingsForm
 
     private function moreOf(Input $input, int $line): ?Item
     {
-        $id = (int) preg_replace('/^add-(\d{1,12})$/', '$1', $input->text('double_'.$line, 20));
+        $id = (int) preg_replace('/^(?:add|is)-(\d{1,12})$/', '$1', $input->text('double_'.$line, 20));
 
         return 0 === $id ? null : $this->items->one($id);
     }

@@ -48,6 +48,7 @@ final class PlaceController extends Page
         private readonly ContentsReading $contents,
         private readonly LogReading $log,
         private readonly HomeReading $homes,
+        private readonly PlacePhotoReading $photos,
     ) {
     }
 
@@ -183,6 +184,7 @@ final class PlaceController extends Page
             'inner' => $inner,
             'parts' => $this->homes->parts($contents, $inner),
             'facts' => $this->homes->facts($place, $contents),
+            'photo' => $this->photos->of($place),
             'preview' => $preview,
             'families' => Family::cases(),
             'seasons' => Season::cases(),

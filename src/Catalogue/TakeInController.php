@@ -14,7 +14,6 @@ use App\Web\Problem;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\PastedThing;
-use Lottel\Core\Catalogue\PlaceRule;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
@@ -26,14 +25,14 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_OWNER')]
 final class TakeInController extends Page
 {
-    public function __construct(private readonly NewThingsForm $form, private readonly LikelyDoubles $doubles, private readonly HomeReading $homes)
+    public function __construct(private readonly NewThingsForm $form, private readonly NewCells $cells)
     {
     }
 
     #[Route('/take-in', name: 'front_door', methods: ['GET'])]
-    public function door(): Response
+    public function door(?Problem $problem = null): Response
     {
-        return $this->show([], '', null);
+        return $this->show([], '', $problem);
     }
 
     /** Shows what lines would become, with what is guessed, before anything is written. */
@@ -44,10 +43,11 @@ final class TakeInController extends Page
         $text = $input->text('things', 40_000, true);
         try {
             $input->check();
-            $things = PastedThing::lines($text, new PlaceRule(), $this->frame->quantities(), $this->frame->colours());
-            if (\count($things) > NewThingsForm::MOST) {
-                throw new InvalidInput(['things' => \sprintf('%d lines at once are too many; %d at the most.', \count($things), NewThingsForm::MOST)]);
+            $many = PastedThing::count($text);
+            if ($many > NewThingsForm::MOST) {
+                throw new InvalidInput(['things' => \sprintf('%d lines at once are too many; %d at the most.', $many, NewThingsForm::MOST)]);
             }
+            $cells = $this->cells->read($text);
         } catch (InvalidInput|InvalidPaste $wrong) {
             $response = $this->show([], $text, Problem::from($wrong, $request, $this->frame->quantities()));
             $response->setStatusCode(422);
@@ -55,7 +55,7 @@ final class TakeInController extends Page
             return $response;
         }
 
-        return $this->show($this->cells($things), $text, null);
+        return $this->show($cells, $text, null);
     }
 
     #[Route('/take-in', name: 'take_all_in', methods: ['POST'])]
@@ -64,7 +64,7 @@ final class TakeInController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($takeIn): Outcome {
             $things = $this->form->read($input);
             if ([] === $things) {
-                throw StepRefused::nothingChosen();
+                throw StepRefused::everythingLeftOut();
             }
             $takeIn->all($step, $things);
             $withoutHome = \count(array_filter($things, static fn (NewThing $new): bool => null === $new->home && null === $new->moreOf?->home));
@@ -75,36 +75,11 @@ final class TakeInController extends Page
         }, fn (Problem $problem): Response => $this->show(null, $request->request->getString('text'), $problem));
     }
 
-    /**
-     * @param list<PastedThing> $things
-     *
-     * @return list<NewCell>
-     */
-    private function cells(array $things): array
-    {
-        $doubles = $this->doubles->of($things);
-        $cells = [];
-        foreach ($things as $index => $thing) {
-            $guessed = $thing->colourInName($this->frame->colours());
-            $home = $this->homes->forNew($thing);
-            $cells[] = new NewCell(
-                $thing,
-                $guessed ?? ('' === $thing->colourName ? (string) $thing->colour : $thing->colourName),
-                null !== $guessed,
-                $home->address ?? '',
-                implode(', ', $home->reasons ?? []),
-                $doubles[$index] ?? [],
-            );
-        }
-
-        return $cells;
-    }
-
     /** @return list<NewCell> */
     private function cellsOf(string $text): array
     {
         try {
-            return $this->cells(PastedThing::lines($text, new PlaceRule(), $this->frame->quantities(), $this->frame->colours()));
+            return $this->cells->read($text);
         } catch (InvalidPaste) {
             return [];
         }
@@ -120,6 +95,7 @@ final class TakeInController extends Page
             'text' => $text,
             'kinds' => Kind::cases(),
             'trackings' => Tracking::cases(),
+            'seen' => null,
             'problem' => $problem,
         ]);
     }

@@ -25,6 +25,7 @@ final readonly class OwnTables
         $this->people($schema);
         $this->catalogue($schema);
         $this->labels($schema);
+        $this->rounds($schema);
     }
 
     private function steps(Schema $schema): void
@@ -87,9 +88,26 @@ final readonly class OwnTables
         $retracking->addColumn('becomes', Types::INTEGER);
         $retracking->addIndex(['item_id', 'movement_id'], 'retracking_item');
 
+        $spot = $this->numbered($schema, 'spot');
+        $this->reference($spot, 'item');
+        $this->reference($spot, 'place');
+        foreach (['x', 'y', 'width', 'height'] as $side) {
+            $spot->addColumn($side, Types::INTEGER);
+        }
+        $spot->addUniqueIndex(['item_id'], 'spot_item');
+        $spot->addIndex(['place_id'], 'spot_place');
+
         $search = $this->numbered($schema, 'saved_search');
         $this->text($search, 'name', 60);
         $this->text($search, 'query', 1000);
+    }
+
+    private function rounds(Schema $schema): void
+    {
+        $off = $this->numbered($schema, 'put_off');
+        $this->reference($off, 'kit');
+        $this->reference($off, 'item');
+        $off->addUniqueIndex(['kit_id', 'item_id'], 'put_off_kit');
     }
 
     private function labels(Schema $schema): void

@@ -15,7 +15,7 @@ final readonly class StepJournal
     /** The tables that are watched, with the columns that follow from the log and are no change of their own. */
     public const TABLES = [
         'room' => [], 'unit' => [], 'place' => [], 'item' => ['used_at', 'since'], 'companion' => [], 'kit' => [], 'need' => [],
-        'label_wish' => [], 'saved_search' => [], 'label_sheet' => [],
+        'label_wish' => [], 'saved_search' => [], 'label_sheet' => [], 'spot' => [], 'put_off' => [],
     ];
 
     public function __construct(private Connection $database)
@@ -48,13 +48,13 @@ final readonly class StepJournal
         ));
     }
 
-    /** @return list<string> the statements that make the triggers anew */
+    /** @return list<string> the statements that make the triggers anew, for those of the tables that there are by now */
     public static function install(Connection $database): array
     {
         $statements = [];
         foreach (self::TABLES as $table => $derived) {
             $columns = array_values(array_diff(Row::words($database->fetchFirstColumn("SELECT name FROM pragma_table_info('$table')")), $derived));
-            $statements = [...$statements, ...self::triggers($table, $columns)];
+            $statements = [...$statements, ...[] === $columns ? [] : self::triggers($table, $columns)];
         }
         $statements[] = 'DROP TRIGGER IF EXISTS step_movement_insert';
         $statements[] = <<<'SQL'

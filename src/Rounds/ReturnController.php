@@ -48,9 +48,9 @@ final class ReturnController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'return_kit', methods: ['GET'])]
-    public function round(Request $request, int $id): Response
+    public function round(int $id): Response
     {
-        return $this->show($id, null, null, self::later($request->query->getString('later')));
+        return $this->show($id, null);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'start_return', methods: ['POST'])]
@@ -83,7 +83,7 @@ final class ReturnController extends Page
                     Counted::sentence(array_map(static fn (Item $item): string => $item->name, $items), 'home.'),
                 );
             },
-            fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request), self::later($this->input($request)->text('later', 400))),
+            fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)),
         );
     }
 
@@ -99,8 +99,8 @@ final class ReturnController extends Page
             $this->bring->part($step, $this->kits->one($id), $item, $quantity, $cared);
             $said = \sprintf('%s of %s home; the rest stays on the tray.', $this->quantityInWords($quantity, $item->tracking), $item->name);
 
-            return Outcome::undoable($this->url($id, $cared, self::later($input->text('later', 400))), $said);
-        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request), self::later($this->input($request)->text('later', 400))));
+            return Outcome::undoable($this->url($id, $cared), $said);
+        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
     }
 
     /** A thing lives elsewhere from now on. */
@@ -116,16 +116,23 @@ final class ReturnController extends Page
             $this->bring->elsewhere($step, $this->kits->one($id), $item, $home, $cared);
 
             return Outcome::undoable(
-                $this->url($id, $cared, self::later($input->text('later', 400))),
+                $this->url($id, $cared),
                 \sprintf('%s lives in %s from now on, and is there.', $item->name, $home->address),
             );
-        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request), self::later($this->input($request)->text('later', 400))));
+        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
     }
 
-    /** @return list<int> what was put off, as an address or a form names it */
-    private static function later(string $text): array
+    /** A thing that cannot go home yet comes last. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/return/later', name: 'put_off', methods: ['POST'])]
+    public function later(Request $request, int $id, PutOff $putOff): Response
     {
-        return array_values(array_unique(array_map(intval(...), array_filter(explode(',', $text), static fn (string $id): bool => ctype_digit($id)))));
+        return $this->write($request, function (Input $input) use ($id, $putOff): Outcome {
+            $cared = $input->list('cared');
+            $item = $this->items->one($input->id('item'));
+            $putOff($this->kits->one($id), $item);
+
+            return Outcome::undoable($this->url($id, $cared), \sprintf('%s comes last.', $item->name));
+        }, fn (Problem $problem): Response => $this->show($id, $problem, $this->tickedIn($request)));
     }
 
     /**
@@ -138,7 +145,7 @@ final class ReturnController extends Page
     {
         return $input->isTicked('from_its_page')
             ? $this->generateUrl('item', ['id' => $items[0]->id])
-            : $this->url($id, $cared, self::later($input->text('later', 400)));
+            : $this->url($id, $cared);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
@@ -173,25 +180,14 @@ final class ReturnController extends Page
         return $this->input($request)->list('cared');
     }
 
-    /**
-     * @param list<string> $cared
-     * @param list<int> $later
-     */
-    private function url(int $id, array $cared = [], array $later = []): string
+    /** @param list<string> $cared */
+    private function url(int $id, array $cared = []): string
     {
-        $asked = array_filter(
-            ['cared' => implode(',', $cared), 'later' => implode(',', $later)],
-            static fn (string $value): bool => '' !== $value,
-        );
-
-        return $this->generateUrl('return_kit', ['id' => $id] + $asked);
+        return $this->generateUrl('return_kit', ['id' => $id] + ([] === $cared ? [] : ['cared' => implode(',', $cared)]));
     }
 
-    /**
-     * @param list<string>|null $cared
-     * @param list<int> $later
-     */
-    private function show(int $id, ?Problem $problem, ?array $cared = null, array $later = []): Response
+    /** @param list<string>|null $cared */
+    private function show(int $id, ?Problem $problem, ?array $cared = null): Response
     {
         $kit = $this->reading->one($id);
         if (!$kit->isOut()) {
@@ -199,7 +195,7 @@ final class ReturnController extends Page
                 ? $this->toKit($id)
                 : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
-        $round = $this->rounds->return($id, $later);
+        $round = $this->rounds->return($id);
         $stop = $round->stops[0] ?? null;
         $things = $stop?->lines() ?? array_map(static fn (TrayRow $row): ThingLine => $row->thing, $round->homeless);
 
@@ -211,7 +207,7 @@ final class ReturnController extends Page
             'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
             'cares' => CareRow::onReturn($things),
             'cared' => $cared ?? [],
-            'later' => $later,
+            'later' => $round->later,
             'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),
             'scan_on' => 'return:'.$id,
             'version' => $this->reading->version($id),

@@ -24,7 +24,7 @@ use Lottel\Core\Upkeep\Care;
 /** What a person can do on a return round. */
 final readonly class ReturnItem
 {
-    public function __construct(private LogBook $log, private Places $places, private Connection $database)
+    public function __construct(private LogBook $log, private Places $places, private PutOff $putOff, private Connection $database)
     {
     }
 
@@ -101,5 +101,8 @@ final readonly class ReturnItem
             throw RefusedMovement::notEnough($tray->address, 0, $item->tracking);
         }
         $this->log->move($step, $item->moves($quantity ?? $onTray, $tray, $to, $reason), $kit->inLog(), $note);
+        if (($quantity ?? $onTray) >= $onTray) {
+            $this->putOff->isOver($kit, $item);
+        }
     }
 }

@@ -15,6 +15,7 @@ final readonly class ReturnRound
      * @param int $done stops that are behind
      * @param int $returned different things that are home again
      * @param array<int, string> $lit number of the stop by front
+     * @param list<int> $later things that were put off
      */
     public function __construct(
         public array $stops,
@@ -24,6 +25,7 @@ final readonly class ReturnRound
         public int $returned,
         public array $lit,
         public string $time,
+        public array $later,
     ) {
     }
 

@@ -34,6 +34,7 @@ final readonly class RoundReading
         private KitReading $kits,
         private ItemReading $items,
         private FloorReading $floor,
+        private PutOff $putOff,
         private PullPlan $plan = new PullPlan(),
     ) {
     }
@@ -96,9 +97,10 @@ final readonly class RoundReading
         );
     }
 
-    /** @param list<int> $later things that were put off: they come last */
-    public function return(int $kit, array $later = []): ReturnRound
+    /** Returns the way home of what is on a tray; what was put off comes last. */
+    public function return(int $kit): ReturnRound
     {
+        $later = $this->putOff->of($kit);
         $things = [];
         foreach ($this->kits->tray($kit) as $row) {
             $things[$row->thing->id] = $row;
@@ -106,7 +108,7 @@ final readonly class RoundReading
         $round = $this->returnOf($kit, array_values($things));
 
         return new ReturnRound(
-            self::putOff(self::stops($round, static fn (RoundLine $line): TrayRow => $things[$line->id]), $later),
+            self::asPutOff(self::stops($round, static fn (RoundLine $line): TrayRow => $things[$line->id]), $later),
             array_values(array_filter($things, static fn (TrayRow $row): bool => null === $row->thing->homeId)),
             $round->done(),
             $round->total(),
@@ -117,6 +119,7 @@ final readonly class RoundReading
             )),
             $this->lit($round),
             $this->time($round),
+            $later,
         );
     }
 
@@ -138,7 +141,7 @@ final readonly class RoundReading
      *
      * @return list<StopRow<TrayRow>> what was put off in stops of its own, at the end
      */
-    private static function putOff(array $stops, array $later): array
+    private static function asPutOff(array $stops, array $later): array
     {
         $now = $off = [];
         foreach ($stops as $stop) {

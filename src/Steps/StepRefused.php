@@ -132,9 +132,24 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('There is a place %s already.', $address));
     }
 
+    public static function livesElsewhere(string $name, string $address): self
+    {
+        return new self(\sprintf('%s does not live in %s. Take it in as a second one, or leave it out.', $name, $address));
+    }
+
+    public static function nothingTouched(): self
+    {
+        return new self('Touch a thing in the photo, and name it.');
+    }
+
+    public static function everythingLeftOut(): self
+    {
+        return new self('Every line is left out, so that nothing would be put in.');
+    }
+
     public static function nothingChosen(): self
     {
-        return new self('Choose what is home first.');
+        return new self('Nothing is chosen yet.');
     }
 
     public static function lastOwner(string $name): self

@@ -100,6 +100,10 @@ class Place
     #[ORM\Column(nullable: true)]
     public ?int $fileAfterUses = null;
 
+    /** As it stands open, seen from above with the front at the bottom. */
+    #[ORM\Column(length: 40, nullable: true)]
+    public ?string $photo = null;
+
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $retiredAt = null;
 

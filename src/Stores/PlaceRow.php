@@ -46,6 +46,7 @@ final readonly class PlaceRow
         public Length $unitHeight,
         public Length $aboveFloor,
         public UnitTemplate $template,
+        public ?string $photo,
     ) {
     }
 
@@ -79,6 +80,7 @@ final readonly class PlaceRow
             $row->lengthOrNull('unit_height') ?? Length::ofTicks(0),
             $row->lengthOrNull('above_floor') ?? Length::ofTicks(0),
             UnitTemplate::tryFrom($row->textOrNull('template') ?? '') ?? UnitTemplate::Shelf,
+            $row->textOrNull('photo'),
         );
     }
 

@@ -98,7 +98,11 @@ final readonly class RestoreRows
             Change::Update => $this->rows->put($change->table, $change->row, $change->was),
             Change::Delete => $this->rows->add($change->table, $change->row, $change->was),
         };
-        $back->asBefore('“'.$change->text('name').'”');
+        $back->asBefore(match ($change->table) {
+            'put_off' => 'the order of the way home',
+            'spot' => 'what the photo says',
+            default => '“'.$change->text('name').'”',
+        });
     }
 
     /**
@@ -111,7 +115,7 @@ final readonly class RestoreRows
     {
         $left = [];
         foreach ($changes as $change) {
-            if (\in_array($change->table, ['movement', 'kit', 'need', 'label_wish'], true)) {
+            if (\in_array($change->table, ['movement', 'kit', 'need', 'label_wish', 'put_off'], true)) {
                 continue;
             }
             $left[$change->table][$change->row] = Change::Delete === $change->what ? null : $change->became + ($left[$change->table][$change->row] ?? []);

@@ -53,13 +53,17 @@ final readonly class PastedThing
     public static function lines(string $text, PlaceRule $rule, QuantityText $quantities, ColourWords $colours = new ColourWords()): array
     {
         $things = [];
-        foreach (preg_split('/\R/u', $text) ?: [] as $index => $line) {
-            if ('' !== trim($line)) {
-                $things[] = self::line($line, $index + 1, $rule, $quantities, $colours);
-            }
+        foreach (self::written($text) as $index => $line) {
+            $things[] = self::line($line, $index + 1, $rule, $quantities, $colours);
         }
 
         return $things;
+    }
+
+    /** Returns how many lines something is written on. */
+    public static function count(string $text): int
+    {
+        return \count(self::written($text));
     }
 
     /**
@@ -96,6 +100,12 @@ final readonly class PastedThing
         }
 
         return null;
+    }
+
+    /** @return array<int, string> the lines that are not empty, by their number from nought */
+    private static function written(string $text): array
+    {
+        return array_filter(preg_split('/\R/u', $text) ?: [], static fn (string $line): bool => '' !== trim($line));
     }
 
     private static function line(string $line, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours): self

@@ -11,6 +11,12 @@ final readonly class PlaceRule
     {
     }
 
+    /** Returns the same rule but for what it says of kinds. */
+    public function ofAnyKind(): self
+    {
+        return new self(null, $this->maker, $this->theme, $this->season);
+    }
+
     /** Returns the maker that a new thing takes over, or nothing. */
     public function maker(): string
     {
