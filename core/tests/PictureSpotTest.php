@@ -97,7 +97,8 @@ final class PictureSpotTest extends TestCase
         $pixels = [];
         for ($y = 0; $y < $height; ++$y) {
             for ($x = 0; $x < $width; ++$x) {
-                $pixels[] = self::lit(self::seenAt($things, $colours, $x * 1000 / $width, $y * 1000 / $height), 0.85 + 0.3 * $x / $width, $random->getInt(-5, 5));
+                $colour = self::seenAt($things, $colours, $x * 1000 / $width, $y * 1000 / $height);
+                $pixels[] = self::lit($colour, 0.85 + 0.3 * $x / $width, $random->getInt(-5, 5));
             }
         }
 

@@ -20,6 +20,8 @@ final readonly class MarksForm
     /** How wide the page shows a photo where it cannot tell, in pixels. */
     private const SHOWN_WITHOUT_SCRIPT = 640;
     private const USUAL = 160;
+    private const PITCH = 200;
+    private const ACROSS = 5;
     private const LEAST_DRAG = 12;
 
     /**
@@ -131,13 +133,12 @@ final readonly class MarksForm
     private static function free(array $marks): Spot
     {
         $taken = array_map(static fn (Mark $mark): string => $mark->spot, $marks);
-        for ($nth = 0; $nth < self::MOST; ++$nth) {
-            $spot = Spot::between(20 + 195 * ($nth % 5), 20 + 195 * (intdiv($nth, 5) % 5), self::USUAL + 20 + 195 * ($nth % 5), self::USUAL + 20 + 195 * (intdiv($nth, 5) % 5));
-            if (!\in_array((string) $spot, $taken, true)) {
-                return $spot;
-            }
+        $spot = Spot::between(0, 0, self::USUAL, self::USUAL);
+        for ($nth = 0; $nth < self::MOST && \in_array((string) $spot, $taken, true); ++$nth) {
+            [$x, $y] = [self::PITCH * ($nth % self::ACROSS), self::PITCH * (intdiv($nth, self::ACROSS) % self::ACROSS)];
+            $spot = Spot::between($x, $y, $x + self::USUAL, $y + self::USUAL);
         }
 
-        return Spot::between(0, 0, self::USUAL, self::USUAL);
+        return $spot;
     }
 }

@@ -42,7 +42,12 @@ final readonly class SeenDrawing
             }
         }
 
-        return \sprintf('<svg class="marks-drawn" viewBox="0 0 %d %d" aria-hidden="true">%s<rect class="mark drawn-now" hidden/></svg>', self::WIDTH, $depth, $svg);
+        return \sprintf(
+            '<svg class="marks-drawn" viewBox="0 0 %d %d" aria-hidden="true">%s<rect class="mark drawn-now" hidden/></svg>',
+            self::WIDTH,
+            $depth,
+            $svg,
+        );
     }
 
     /** The photo of a place with a link on each of its things; those that one looks for are lit. */
@@ -78,7 +83,8 @@ final readonly class SeenDrawing
         [$x, $y, $width, $height] = self::box($spot, $depth);
 
         return \sprintf(
-            '<svg class="cut-out" width="%1$d" height="%1$d" viewBox="%2$d %3$d %4$d %5$d" aria-hidden="true"><image href="%6$s" width="%7$d" height="%8$d"/></svg>',
+            '<svg class="cut-out" width="%1$d" height="%1$d" viewBox="%2$d %3$d %4$d %5$d" aria-hidden="true">'
+            .'<image href="%6$s" width="%7$d" height="%8$d"/></svg>',
             self::THUMB,
             $x,
             $y,

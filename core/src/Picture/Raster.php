@@ -28,8 +28,14 @@ final readonly class Raster
     public function middleOf(Spot $spot): array
     {
         $pixels = [];
-        [$left, $right] = [$this->along(self::fifth($spot->x, $spot->width, 1), $this->width), $this->along(self::fifth($spot->x, $spot->width, 4) - 1, $this->width)];
-        [$top, $bottom] = [$this->along(self::fifth($spot->y, $spot->height, 1), $this->height), $this->along(self::fifth($spot->y, $spot->height, 4) - 1, $this->height)];
+        [$left, $right] = [
+            $this->along(self::fifth($spot->x, $spot->width, 1), $this->width),
+            $this->along(self::fifth($spot->x, $spot->width, 4) - 1, $this->width),
+        ];
+        [$top, $bottom] = [
+            $this->along(self::fifth($spot->y, $spot->height, 1), $this->height),
+            $this->along(self::fifth($spot->y, $spot->height, 4) - 1, $this->height),
+        ];
         for ($y = $top; $y <= $bottom; ++$y) {
             for ($x = $left; $x <= $right; ++$x) {
                 $pixels[] = $this->pixels[$y * $this->width + $x];

@@ -43,7 +43,10 @@ final readonly class Spot
     public static function parse(string $text): self
     {
         $parts = preg_split('/[\s,;]+/', trim($text)) ?: [];
-        if (4 !== \count($parts) || \count($parts) !== \count(array_filter($parts, static fn (string $part): bool => 1 === preg_match('/^\d{1,3}(\.\d)?%?$/D', $part)))) {
+        if (
+            4 !== \count($parts)
+            || \count($parts) !== \count(array_filter($parts, static fn (string $part): bool => 1 === preg_match('/^\d{1,3}(\.\d)?%?$/D', $part)))
+        ) {
             throw InvalidSpot::isNone($text);
         }
 
