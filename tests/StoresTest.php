@@ -264,6 +264,28 @@ final class StoresTest extends RoomTestCase
         self::assertSame('', $this->word("SELECT name FROM place WHERE address = 'C1'"));
     }
 
+    public function testTheRulesOfPlacesAreChangedWhereTheUnitIsDrawn(): void
+    {
+        $this->furnish();
+        $this->database()->executeStatement("UPDATE place SET scheme = 'colour,name,size' WHERE address = 'C2'");
+        $this->entities()->clear();
+        $page = $this->get('/stores/units/C');
+        $ids = array_map(fn (string $address): int => (int) $this->place($address)->id, ['C1', 'C2', 'C3']);
+        $form = $page->selectButton('Keep these')->form();
+        $form->setValues(["maker_{$ids[0]}" => 'Two Bollards', "theme_{$ids[0]}" => 'sea', "order_{$ids[0]}" => 'theme', "then_{$ids[0]}" => 'maker']);
+        $this->browser->submit($form);
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('1 place written down.', $this->text());
+        self::assertStringContainsString('Two Bollards · sea · by theme, then maker', $page->filter('.rules summary')->eq(0)->text());
+        self::assertSame('colour,name,size', $this->word("SELECT scheme FROM place WHERE address = 'C2'"), 'as it was, the third, too');
+        $this->putInto('C1', 'Tern stamps');
+        self::assertSame('Two Bollards|["sea"]', $this->word("SELECT maker || '|' || themes FROM item WHERE name = 'Tern stamps'"), 'new things take it over');
+        $page = $this->post('/stores/units/C/names', ["name_{$ids[2]}" => 'inks', "order_{$ids[2]}" => 'whim', "theme_{$ids[2]}" => 'sea', '_form' => 'names']);
+        $this->assertCode(422);
+        self::assertSame('sea', $page->filter("[name=theme_{$ids[2]}]")->attr('value'));
+        self::assertCount(1, $page->filter('.rules[open]'), 'the rules are open where something is wrong');
+    }
+
     public function testANameThatIsTooLongLosesNothingTyped(): void
     {
         $this->furnish();

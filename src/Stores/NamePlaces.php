@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
-use Lottel\Core\Catalogue\Kind;
-
 /** Says of several places of a unit at once what they are called and what lives in them. */
 final readonly class NamePlaces
 {
@@ -14,7 +12,7 @@ final readonly class NamePlaces
     }
 
     /**
-     * @param array<int, array{string, Kind|null}> $said name and kind by place; what is not named stays as it is
+     * @param array<int, PlaceWords> $said by place; what is not named stays as it is
      *
      * @return int how many are described otherwise now
      */
@@ -23,10 +21,10 @@ final readonly class NamePlaces
         $changed = 0;
         foreach ($this->places->ofUnit($unit) as $place) {
             $now = $said[(int) $place->id] ?? null;
-            if (null === $now || $place->isCalled(...$now)) {
+            if (null === $now || $place->says($now)) {
                 continue;
             }
-            $isRenamed = $place->call(...$now);
+            $isRenamed = $place->call($now);
             $this->index->place($place);
             if ($isRenamed) {
                 $this->labels->wishForPlace($place, 'renamed');

@@ -183,17 +183,20 @@ class Place
         [$this->cellX, $this->cellY, $this->cellWidth, $this->cellHeight, $this->layer] = [$cell->x, $cell->y, $cell->width, $cell->height, $cell->layer];
     }
 
-    public function isCalled(string $name, ?Kind $kind): bool
+    /** Whether that is what is said of it already. */
+    public function says(PlaceWords $said): bool
     {
-        return $name === $this->name && $kind === $this->saysKind;
+        return [$said->name, $said->kind, $said->maker, $said->theme, (string) $said->scheme]
+            === [$this->name, $this->saysKind, $this->saysMaker, $this->saysTheme, $this->scheme];
     }
 
     /** Says what it is called and what lives in it, and leaves all else as it is. Returns whether its name is another one now. */
-    public function call(string $name, ?Kind $kind): bool
+    public function call(PlaceWords $said): bool
     {
-        $isRenamed = $name !== $this->name;
-        [$this->name, $this->saysKind] = [$name, $kind];
-        $this->alsoKinds = array_values(array_filter($this->alsoKinds, static fn (string $also): bool => $also !== $kind?->value));
+        $isRenamed = $said->name !== $this->name;
+        [$this->name, $this->saysKind, $this->saysMaker, $this->saysTheme] = [$said->name, $said->kind, $said->maker, $said->theme];
+        $this->scheme = (string) $said->scheme;
+        $this->alsoKinds = array_values(array_filter($this->alsoKinds, static fn (string $also): bool => $also !== $said->kind?->value));
 
         return $isRenamed;
     }

@@ -6,6 +6,7 @@ namespace App\Stores;
 
 use App\Database\Row;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Filing\FilingScheme;
 
 /** A storage place in a list: how many different things are in it, and how many of those that live there are out. */
 final readonly class PlaceLine
@@ -22,6 +23,9 @@ final readonly class PlaceLine
         public int $out,
         public string $name,
         public ?Kind $saysKind,
+        public string $saysMaker,
+        public string $saysTheme,
+        private string $filedBy,
     ) {
     }
 
@@ -39,6 +43,20 @@ final readonly class PlaceLine
             $row->int('out'),
             $row->text('name'),
             $row->oneOrNull('says_kind', Kind::class),
+            $row->text('says_maker'),
+            $row->text('says_theme'),
+            $row->text('scheme'),
         );
+    }
+
+    public function scheme(): FilingScheme
+    {
+        return FilingScheme::parse($this->filedBy);
+    }
+
+    /** What it says of makers and themes, and how it is filed, in few words. */
+    public function rulesInWords(): string
+    {
+        return implode(' · ', array_filter([$this->saysMaker, $this->saysTheme, $this->scheme()->inWords()], static fn (string $said): bool => '' !== $said));
     }
 }

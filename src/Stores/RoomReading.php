@@ -193,7 +193,7 @@ final class RoomReading implements ResetInterface
     public function placesByUnit(?int $unit = null): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "SELECT p.id, p.unit_id, p.parent_id, p.address, p.name, p.kind, p.says_kind, p.layer, p.front_x,
+            "SELECT p.id, p.unit_id, p.parent_id, p.address, p.name, p.kind, p.says_kind, p.says_maker, p.says_theme, p.scheme, p.layer, p.front_x,
                     coalesce(b.things, 0) AS things, coalesce(o.out, 0) AS out
              FROM place p
              LEFT JOIN (SELECT place_id, count(*) AS things FROM balance GROUP BY place_id) b ON b.place_id = p.id

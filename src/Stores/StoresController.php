@@ -10,6 +10,9 @@ use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\Season;
+use Lottel\Core\Filing\FilingScheme;
+use Lottel\Core\Filing\InvalidScheme;
+use Lottel\Core\Filing\SortBy;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -89,21 +92,48 @@ final class StoresController extends Page
             'wall' => $unit->wall,
             'problem' => $problem,
             'kinds' => Kind::cases(),
+            'sorts' => SortBy::cases(),
         ]);
     }
 
-    /** @return array<int, array{string, Kind|null}> what was typed, by place */
+    /** @return array<int, PlaceWords> what was typed, by place; what a form does not ask for is as it was */
     private function names(Input $input, int $unit): array
     {
         $names = [];
         foreach ($this->room->placesByUnit($unit)[$unit] ?? [] as $place) {
-            if ($input->has("name_{$place->id}")) {
-                $names[$place->id] = [$input->text("name_{$place->id}", 120), Kind::tryFrom($input->text("kind_{$place->id}", 20))];
+            $id = $place->id;
+            if ($input->has('name_'.$id)) {
+                $names[$id] = new PlaceWords(
+                    $input->text('name_'.$id, 120),
+                    Kind::tryFrom($input->text('kind_'.$id, 20)),
+                    $input->has('maker_'.$id) ? $input->text('maker_'.$id, 120) : $place->saysMaker,
+                    $input->has('theme_'.$id) ? $input->text('theme_'.$id, 120) : $place->saysTheme,
+                    self::order($input, $place),
+                );
             }
         }
         $input->check();
 
         return $names;
+    }
+
+    /** The first two of what a place is filed by are asked for; where they stay, what comes after them stays, too. */
+    private static function order(Input $input, PlaceLine $place): FilingScheme
+    {
+        $now = $place->scheme();
+        if (!$input->has('order_'.$place->id)) {
+            return $now;
+        }
+        $asked = array_filter([$input->text('order_'.$place->id, 20), $input->text('then_'.$place->id, 20)], static fn (string $by): bool => '' !== $by);
+        try {
+            $scheme = FilingScheme::parse(implode(',', $asked));
+        } catch (InvalidScheme $wrong) {
+            $input->refuse('order_'.$place->id, $wrong->getMessage());
+
+            return $now;
+        }
+
+        return $scheme->criteria === \array_slice($now->criteria, 0, 2) ? $now : $scheme;
     }
 
     /** @return array<int, string> what is written on the discs of lit places */
