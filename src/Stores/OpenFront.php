@@ -102,6 +102,9 @@ final readonly class OpenFront
         }
         $beside = $this->width - $chip - $inset - 10 - ($hasCount ? $right : 0);
         $isLow = $this->height < self::CHIP + self::LINE + 2 * self::INSET;
+        if ($isLow && !$this->hasNameBeside($beside)) {
+            return [$svg.$this->spines($chip + $inset + 6, $beside - 4, $this->y + $inset + self::CHIP, self::CHIP), $this->y + $this->height];
+        }
 
         return $isLow || TypeWidth::of($this->name(), self::NAME) <= $beside && $this->height < 60
             ? [$svg.$this->nameBeside($chip + $inset + 6, $inset, $beside), $this->y + self::CHIP + $inset]
@@ -126,12 +129,17 @@ final readonly class OpenFront
 
     private function nameBeside(float $left, float $inset, float $width): string
     {
-        return '' === $this->name() || TypeWidth::of($this->name(), self::NAME) > $width ? '' : \sprintf(
+        return !$this->hasNameBeside($width) ? '' : \sprintf(
             '<text class="front-name" x="%.1f" y="%.1f">%s</text>',
             $this->x + $left,
             $this->y + $inset + 13,
             Svg::escape($this->name()),
         );
+    }
+
+    private function hasNameBeside(float $width): bool
+    {
+        return '' !== $this->name() && TypeWidth::of($this->name(), self::NAME) <= $width;
     }
 
     /** @return array{string, float} */
@@ -158,7 +166,12 @@ final readonly class OpenFront
         }
         $stacked = array_values(array_filter($this->glimpses, static fn (Glimpse $glimpse): bool => $glimpse->isStack));
 
-        return 2 * \count($stacked) > \count($this->glimpses) ? $this->stack($stacked, $room) : $this->spines($room);
+        return 2 * \count($stacked) > \count($this->glimpses) ? $this->stack($stacked, $room) : $this->spines(
+            self::INSET,
+            $this->width - 2 * self::INSET,
+            $this->y + $this->height - 1.5,
+            min($room, self::TALLEST_MM * $this->scale),
+        );
     }
 
     /** @param list<Glimpse> $stacked */
@@ -179,17 +192,17 @@ final readonly class OpenFront
         return $svg;
     }
 
-    private function spines(float $room): string
+    /** What stands in it, side by side from a point on its left, as much of it as there is room for. */
+    private function spines(float $left, float $room, float $bottom, float $height): string
     {
-        $height = min($room, self::TALLEST_MM * $this->scale);
         $svg = '';
-        $x = $this->x + self::INSET;
+        $x = $this->x + $left;
         foreach ($this->glimpses as $glimpse) {
             $width = max(self::LEAST_SPINE, min(self::MOST_SPINE, $glimpse->thickness * $this->scale));
-            if ($x + $width > $this->x + $this->width - self::INSET) {
+            if ($x + $width > $this->x + $left + $room) {
                 break;
             }
-            $svg .= self::thing($glimpse, $x, $this->y + $this->height - 1.5 - $height, $width, $height);
+            $svg .= self::thing($glimpse, $x, $bottom - $height, $width, $height);
             $x += $width + 1;
         }
 
@@ -199,8 +212,8 @@ final readonly class OpenFront
     private static function thing(Glimpse $glimpse, float $x, float $y, float $width, float $height): string
     {
         return \sprintf(
-            '<rect class="thing-in"%s x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>',
-            null === $glimpse->colour ? ' fill="#fffdf6"' : ' fill="'.Svg::escape($glimpse->colour).'"',
+            '<rect class="thing-in%s x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>',
+            null === $glimpse->colour ? ' plain"' : '" fill="'.Svg::escape($glimpse->colour).'"',
             $x,
             $y,
             $width,
