@@ -320,7 +320,7 @@ final class LabelsTest extends RoomTestCase
         $this->furnish();
         $this->putInto('C2', 'Gulls', 'Terns', 'Puffins', 'Eiders', 'Petrels', 'Herons', 'Curlews', 'Sandpipers');
         $page = $this->get('/stores/units/C/legend');
-        self::assertCount(5, $page->filter('.legend-list dt'));
+        self::assertCount(5, $page->filter('.legend-sheet tbody tr'));
         self::assertStringContainsString('Curlews, Eiders, Gulls, Herons, Petrels, Puffins and 2 more', $this->text());
         self::assertGreaterThan(0, $page->filter('.legend-page svg.elevation')->count());
     }

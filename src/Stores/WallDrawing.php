@@ -34,28 +34,32 @@ final readonly class WallDrawing
     /** @param array<int, list<PlaceLine>> $lines the places of the room by unit, with what is in them */
     public function draw(Wall $wall, array $lines): string
     {
-        return $this->drawn($wall, $lines, [self::WIDTH, self::HEIGHT]);
+        return $this->drawn($wall, $lines, [self::WIDTH, self::HEIGHT], $this->states->now());
     }
 
     /**
      * One unit by itself, as large as its page has room.
      *
      * @param list<PlaceLine> $lines its places
+     * @param bool $isToStay whether it is to hang on the unit for long, so that it does not say what is out today
      */
-    public function unit(UnitRow $unit, array $lines): string
+    public function unit(UnitRow $unit, array $lines, bool $isToStay = false): string
     {
-        return $this->drawn(Wall::of([$this->walls->standing($unit)->onTheFloor()])[0], [$unit->id => $lines], self::UNIT);
+        $wall = Wall::of([$this->walls->standing($unit)->onTheFloor()])[0];
+
+        return $this->drawn($wall, [$unit->id => $lines], self::UNIT, $isToStay ? [] : $this->states->now());
     }
 
     /**
      * @param array<int, list<PlaceLine>> $lines
      * @param array{float, float} $field
+     * @param array<int, FrontState> $states by front
      */
-    private function drawn(Wall $wall, array $lines, array $field): string
+    private function drawn(Wall $wall, array $lines, array $field, array $states): string
     {
         $drawn = (new Elevation($field[0], $field[1], false, Lettering::large()))->draw([$wall]);
         $units = array_map(static fn (Standing $unit): int => $unit->id, $wall->units);
-        $seen = new SeenInPlaces($this->room, $lines, $this->states->now(), $this->glimpses->in($units));
+        $seen = new SeenInPlaces($this->room, $lines, $states, $this->glimpses->in($units));
         $svg = '';
         [$bottom, $right] = [0.0, 0.0];
         foreach ($drawn->rows as $row) {
