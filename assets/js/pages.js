@@ -1,11 +1,13 @@
 // What happens when a page comes in the place of another: where it is scrolled to, and what has the focus.
 import { main, note } from './dom.js';
 import { pageIsNew } from './find.js';
+import { settleMotion } from './motion.js';
 
 const scrolls = new Map();
 
 function prepare() {
     document.documentElement.classList.add('has-js');
+    settleMotion();
     const zone = document.querySelector('[data-time-zone]');
     if (zone) zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone;
 }

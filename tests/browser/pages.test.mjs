@@ -145,6 +145,22 @@ test('? shows the keys of this page, and what they press', { timeout: 60000 }, a
     assert.deepEqual(ada.complaints, []);
 });
 
+test('what moves can be stopped, by the device or on request', { timeout: 60000 }, async () => {
+    const moves = (page) => page.locator('.round .plate.big').evaluate((plate) => getComputedStyle(plate).animationName);
+    const ada = await person(browser, room, 'ada', options);
+    const pulling = `${await kitNamed(ada, 'Birthday bunting cards')}/pull`;
+    await ada.goto(pulling);
+    assert.equal(await moves(ada), 'come-in');
+    await ada.keyboard.press('?');
+    await ada.getByLabel('Nothing moves on this device').check();
+    assert.equal(await moves(ada), 'none');
+    await ada.reload();
+    assert.equal(await moves(ada), 'none', 'this device remembers');
+    const still = await person(browser, room, 'ada', { ...options, reducedMotion: 'reduce' });
+    await still.goto(pulling);
+    assert.equal(await moves(still), 'none');
+});
+
 test('one can sign out at every width', { timeout: 60000 }, async () => {
     const ada = await person(browser, room, 'ada');
     for (const width of [1280, 820, 390]) {
