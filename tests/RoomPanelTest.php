@@ -6,11 +6,8 @@ namespace App\Tests;
 
 use App\Catalogue\FullPlaces;
 use App\Catalogue\Item;
-use App\People\Newcomer;
-use App\People\OpenRoom;
 use App\Stores\Fullness;
 use App\Stores\PlaceReading;
-use Lottel\Core\Measure\LengthUnit;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
 use Symfony\Component\DomCrawler\Crawler;
 
@@ -201,16 +198,5 @@ final class RoomPanelTest extends RoomTestCase
         self::assertSame("/kits/{$kit}/return", $slip->filter('.button')->attr('href'));
         self::assertStringContainsString('Tern', $slip->filter('b')->text());
         self::assertSame('then C2, no room left to grow', $slip->filter('small')->text());
-    }
-
-    public function testAnEmptyRoomAsksForItsFirstUnit(): void
-    {
-        $open = $this->service(OpenRoom::class);
-        $open('Bare loft', LengthUnit::Inch, 'UTC', new Newcomer('olive', 'Olive', 'olives-password'));
-        $this->entities()->flush();
-        $this->signIn('olive');
-        $page = $this->get('/stores');
-        self::assertSame('/stores/new-unit', $page->filter('main .button.primary')->attr('href'));
-        self::assertSame(0, $page->filter('.wall-large')->count());
     }
 }

@@ -36,11 +36,16 @@ final class RoomDrawing
     }
 
     /**
+     * Returns the room with what is lit in it; nothing where no furniture stands in it.
+     *
      * @param array<int, string> $lit what is written on a lit place's disc, by place; empty text lights it without a disc
      * @param string|null $wall the wall to be seen where not all are; null for the one with most of what is lit
      */
     public function room(array $lit = [], ?string $wall = null): string
     {
+        if ([] === $this->room->units()) {
+            return '';
+        }
         $this->fronts = null;
         $version = $this->room->version();
         $states = $this->states->now();

@@ -13,6 +13,7 @@ use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Filing\FilingScheme;
 use Lottel\Core\Filing\InvalidScheme;
 use Lottel\Core\Filing\SortBy;
+use Lottel\Core\Furniture\UnitTemplate;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -44,6 +45,7 @@ final class StoresController extends Page
             'wall' => $wall?->name,
             'next' => null === $wall ? [] : $this->next->next($wall),
             'places' => $this->room->placesByUnit(),
+            'templates' => UnitTemplate::cases(),
         ]);
     }
 

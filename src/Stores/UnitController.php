@@ -33,9 +33,9 @@ final class UnitController extends Page
     }
 
     #[Route('/stores/new-unit', name: 'new_unit', methods: ['GET'])]
-    public function new(): Response
+    public function new(Request $request): Response
     {
-        return $this->showNew(null);
+        return $this->showNew(null, UnitTemplate::tryFrom($request->query->getString('like')));
     }
 
     #[Route('/stores/new-unit', name: 'build_unit', methods: ['POST'])]
@@ -53,7 +53,7 @@ final class UnitController extends Page
                 $this->generateUrl('place', ['address' => $places[0]->address]),
                 \sprintf('%s stands in the room with %s. Put things into its first one.%s', $said->letters, Counted::of(\count($places), 'place'), $warning),
             );
-        }, $this->showNew(...));
+        }, fn (Problem $problem): Response => $this->showNew($problem));
     }
 
     #[Route('/stores/units/{letters}/change', name: 'change_unit', methods: ['GET'])]
@@ -123,7 +123,7 @@ final class UnitController extends Page
         }, fn (Problem $problem): Response => $this->showChange($letters, $problem));
     }
 
-    private function showNew(?Problem $problem): Response
+    private function showNew(?Problem $problem, ?UnitTemplate $like = null): Response
     {
         $used = array_map(static fn (UnitRow $unit): string => $unit->letters, array_values($this->room->units()));
         $free = array_values(array_diff([...range('B', 'Z'), 'A'], self::NOT_FOR_LABELS, $used))[0] ?? '';
@@ -132,6 +132,7 @@ final class UnitController extends Page
             'templates' => UnitTemplate::cases(),
             'letter' => $free,
             'is_first' => [] === $used,
+            'like' => $like ?? UnitTemplate::Chest,
             'rooms' => $this->floor->rooms(),
             'problem' => $problem,
         ]);

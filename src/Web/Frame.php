@@ -48,6 +48,12 @@ final class Frame implements ResetInterface
         return $this->isDemo;
     }
 
+    /** Whether the catalogue has nothing in it yet. */
+    public function isBare(): bool
+    {
+        return false === $this->database->fetchOne('SELECT 1 FROM item WHERE removed_at IS NULL LIMIT 1');
+    }
+
     public function room(): RoomCard
     {
         if (null === $this->room) {
