@@ -11,6 +11,7 @@ use App\Console\DocumentCommand;
 use App\Console\InvalidDocument;
 use App\Console\PaperCommand;
 use App\Console\RoundCommand;
+use App\Console\ScrapsCommand;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
@@ -28,6 +29,10 @@ final class CommandsTest extends TestCase
         "sort": ["#b5483a", "#1f7a6d", "#808080"]}';
     private const PAPER = '{"weights": [{"lb": 80, "basis": "cover"}, {"gsm": 300}], "stack": {"unit": "in", "w": 8.5, "h": 11, "gsm": 216,
         "grams": 521, "scale_error_grams": 1}}';
+
+    private const SCRAPS = '{"unit": "in", "piece": {"w": 4, "h": "5 1/4", "direction": "none"}, "colour": "#1f5c6b", "tolerance": 5, "gsm": 216,
+        "gsm_tolerance": 0.15, "scraps": [{"id": "s1", "w": 6, "h": 6, "colour": "#205d6d", "gsm": 216, "direction": "none"}, {"id": "s2",
+        "outline": [[0, 0], [6, 0], [6, 3], [3, 3], [3, 8], [0, 8]], "colour": "#1f5c6b", "gsm": 200, "direction": "h"}]}';
 
     /** @var array<string, DocumentCommand>|null */
     private ?array $commands = null;
@@ -54,6 +59,26 @@ final class CommandsTest extends TestCase
         self::assertSame(['gsm' => 300.0, 'lb' => null, 'basis' => null], In::of($paper, 'weights', 1));
         self::assertSame([40, 40, 40], [In::of($paper, 'stack', 'sheets'), In::of($paper, 'stack', 'least'), In::of($paper, 'stack', 'most')]);
         self::assertEqualsWithDelta(13.03, In::of($paper, 'stack', 'sheet_grams'), 0.005);
+        $scraps = $this->answer('scraps', self::SCRAPS);
+        self::assertSame(
+            ['s1', false, 15.0],
+            [In::of($scraps, 'matches', 0, 'id'), In::of($scraps, 'matches', 0, 'turned'), In::of($scraps, 'matches', 0, 'left_over')],
+        );
+        self::assertSame([['id' => 's2', 'why' => 'size']], $scraps['near']);
+    }
+
+    public function testScrapsAreAnsweredInTheUnitOfTheirDocument(): void
+    {
+        $any = str_replace(['"colour": "#1f5c6b", "tolerance"', '"gsm": 216,'."\n"], ['"colour": null, "tolerance"', '"gsm": null,'."\n"], self::SCRAPS);
+        $answer = $this->answer('scraps', str_replace(['"w": 4,', '"5 1/4"'], ['"w": "2 1/3",', '3.25'], $any));
+        self::assertSame(['s2', 's1'], array_column((array) $answer['matches'], 'id'));
+        self::assertEqualsWithDelta(33 - 7 / 3 * 3.25, In::of($answer, 'matches', 0, 'left_over'), 1e-12, 'thirds of an inch are exact');
+        self::assertNull(In::of($answer, 'matches', 0, 'delta_e'));
+        $moved = str_replace('[[0, 0], [6, 0], [6, 3], [3, 3], [3, 8], [0, 8]]', '[[-3, "-1/2"], [-3, 7.5], [0, 7.5], [0, 2.5], [3, 2.5], [3, -0.5]]', $any);
+        self::assertSame($answer, $this->answer('scraps', str_replace(['"w": 4,', '"5 1/4"'], ['"w": "2 1/3",', '3.25'], $moved)), 'wherever it lies');
+        $turned = $this->answer('scraps', str_replace(['"w": 4, "h": "5 1/4", "direction": "none"'], ['"w": 3, "h": 8, "direction": "w"'], $any));
+        self::assertSame([['id' => 's1', 'why' => 'size'], ['id' => 's2', 'why' => 'direction']], $turned['near']);
+        self::assertSame(['matches' => [], 'near' => []], $this->answer('scraps', (string) preg_replace('/"scraps": .*$/s', '"scraps": []}', self::SCRAPS)));
     }
 
     /** Weights as the US trade's conversion tables print them, rounded to whole g/m²; from memory. */
@@ -113,6 +138,7 @@ final class CommandsTest extends TestCase
         yield ['cut', str_replace('"4 1/4"', '"4 1/0"', self::CUT), 'pieces[0].w'];
         yield ['cut', str_replace('"5 1/2"', '-5', self::CUT), 'pieces[0].h'];
         yield ['cut', str_replace('"w": 6', '"w": 0', self::CUT), 'stock[1].w'];
+        yield ['cut', str_replace('"4 1/4"', '1e-12', self::CUT), 'pieces[0].w'];
         yield ['cut', str_replace('"w": 6', '"w": 1e999', self::CUT), 'stock[1].w'];
         yield ['cut', str_replace('"w": 6', '"w": NaN', self::CUT), ''];
         yield ['cut', str_replace('"w": 6', '"w": [6]', self::CUT), 'stock[1].w'];
@@ -143,6 +169,20 @@ final class CommandsTest extends TestCase
         yield ['colour', str_replace('[50, 0, -82.7485]', '[50, 0]', self::COLOUR), 'pairs[0][1].lab'];
         yield ['colour', str_replace('[50, 0, -82.7485]', '[50, "0", 3]', self::COLOUR), 'pairs[0][1].lab[1]'];
         yield ['colour', '{"sort": ["red"]}', 'sort[0]'];
+        yield ['scraps', str_replace('"w": 4', '"w": 0', self::SCRAPS), 'piece.w'];
+        yield ['scraps', str_replace('"h": "5 1/4", ', '', self::SCRAPS), 'piece.h'];
+        yield ['scraps', str_replace('"direction": "none"}, "colour"', '"direction": "up"}, "colour"', self::SCRAPS), 'piece.direction'];
+        yield ['scraps', str_replace('"tolerance": 5', '"tolerance": -1', self::SCRAPS), 'tolerance'];
+        yield ['scraps', str_replace('"gsm_tolerance": 0.15', '"gsm_tolerance": "0.15"', self::SCRAPS), 'gsm_tolerance'];
+        yield ['scraps', str_replace('"#205d6d"', '"petrel"', self::SCRAPS), 'scraps[0].colour'];
+        yield ['scraps', str_replace('"gsm": 200', '"gsm": 0', self::SCRAPS), 'scraps[1].gsm'];
+        yield ['scraps', str_replace('"s2"', '"s1"', self::SCRAPS), 'scraps[1].id'];
+        yield ['scraps', str_replace('"w": 6, "h": 6', '"w": 6', self::SCRAPS), 'scraps[0].h'];
+        yield ['scraps', str_replace('[3, 3], [3, 8]', '[3, -3], [3, 8]', self::SCRAPS), 'scraps[1].outline'];
+        yield ['scraps', str_replace('[0, 8]]', '[0, 8], [0, 0]]', self::SCRAPS), 'scraps[1].outline'];
+        yield ['scraps', str_replace('[6, 3]', '[6, 3, 1]', self::SCRAPS), 'scraps[1].outline[2]'];
+        yield ['scraps', str_replace('[6, 3]', '[6, "x"]', self::SCRAPS), 'scraps[1].outline[2][1]'];
+        yield ['scraps', str_replace('"w": 6, "h": 6', '"w": 6, "h": 6, "outline": []', self::SCRAPS), 'scraps[0].outline'];
         yield ['paper', str_replace('"cover"', '"felt"', self::PAPER), 'weights[0].basis'];
         yield ['paper', str_replace('"lb": 80', '"lb": 0', self::PAPER), 'weights[0].lb'];
         yield ['paper', str_replace('"grams": 521', '"grams": -1', self::PAPER), 'stack.grams'];
@@ -166,10 +206,10 @@ final class CommandsTest extends TestCase
     public function testBrokenDocumentsAreRefusedOrAnswered(): void
     {
         mt_srand(20261125);
-        $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER];
+        $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER, 'scraps' => self::SCRAPS];
         $refused = $answered = 0;
         for ($i = 0; $i < 12000; ++$i) {
-            $command = array_keys($examples)[$i % 4];
+            $command = array_keys($examples)[$i % 5];
             $json = 0 === mt_rand(0, 5) ? $this->tornText($examples[$command]) : $this->brokenTree($examples[$command]);
             try {
                 $answer = $this->answer($command, $json);
@@ -194,6 +234,7 @@ final class CommandsTest extends TestCase
                 ['lottel:round', '', 2],
                 ['lottel:colour', "\xff\xfe", 2],
                 ['lottel:cut-plan', '{"unit": "in"}', 2],
+                ['lottel:scraps', self::SCRAPS, 0],
             ] as [$command, $json, $status]
         ) {
             $process = new Process(['php', 'bin/console', $command, '-'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
@@ -218,6 +259,7 @@ final class CommandsTest extends TestCase
             'round' => new RoundCommand(),
             'colour' => new ColourCommand(),
             'paper' => new PaperCommand(),
+            'scraps' => new ScrapsCommand(),
         ];
 
         return $commands[$command]->answer(Document::parse($json));

@@ -88,12 +88,10 @@ final class CutPlanCommand extends DocumentCommand
 
     private function piece(Document $entry, Scale $scale): Piece
     {
-        [$width, $height] = $this->size($entry);
-
         return new Piece(
             $entry->get('id')->string(),
-            $scale->whole($width),
-            $scale->whole($height),
+            $scale->positive($entry->get('w')),
+            $scale->positive($entry->get('h')),
             $entry->get('qty')->whole(1, 10000),
             $entry->get('turn')->bool(),
             $entry->get('paper')->string(),
@@ -107,8 +105,8 @@ final class CutPlanCommand extends DocumentCommand
 
         return new Stock(
             $entry->get('id')->string(),
-            $scale->whole($width),
-            $scale->whole($height),
+            $scale->positive($entry->get('w')),
+            $scale->positive($entry->get('h')),
             $entry->get('qty')->whole(1, 10000),
             $entry->get('paper')->string(),
             'sheet' === $kind,

@@ -14,17 +14,17 @@ final readonly class Scale
     }
 
     /**
-     * Returns the coarsest grid on which all lengths are whole; where that would be too fine, one of 1/100,000,000 unit.
+     * Returns the coarsest grid on which all lengths are whole; where that would be too fine, the finest one that is allowed.
      *
      * @param iterable<Ratio> $lengths
      */
-    public static function for(iterable $lengths): self
+    public static function for(iterable $lengths, int $finest = self::FINEST): self
     {
         $perUnit = 1;
         foreach ($lengths as $length) {
             $perUnit = intdiv($perUnit, Ratio::divisor($perUnit, $length->denominator)) * $length->denominator;
-            if ($perUnit > self::FINEST) {
-                return new self(self::FINEST);
+            if ($perUnit > $finest) {
+                return new self($finest);
             }
         }
 
@@ -38,6 +38,24 @@ final readonly class Scale
         }
 
         return (int) round($length->value() * $this->perUnit);
+    }
+
+    /**
+     * Reads a length above nought, also on this grid.
+     *
+     * @throws InvalidDocument if it is none, or so small beside the others that nothing is left of it
+     */
+    public function positive(Document $length): int
+    {
+        $whole = $this->whole($length->positiveLength());
+
+        return 0 === $whole ? $length->refuse('Beside the others this length is next to nothing.') : $whole;
+    }
+
+    /** Returns an area in square units. */
+    public function area(int $whole): float
+    {
+        return $whole / ($this->perUnit * $this->perUnit);
     }
 
     public function unit(int $whole): float|int

@@ -7,10 +7,10 @@ namespace Lottel\Core\Cutting;
 /** The outline of a scrap that is no rectangle, with its holes. Lengths as in Piece. */
 final readonly class Outline
 {
-    private const MOST_CORNERS = 40;
+    private const MOST_CORNERS = 100;
     private const EXTRA_LINES = 8;
 
-    /** @param list<list<array{int, int}>> $rings the outer one and the holes, each a list of corners */
+    /** @param non-empty-list<non-empty-list<array{int, int}>> $rings the outer one and the holes, each a list of corners */
     private function __construct(private array $rings)
     {
     }
@@ -19,7 +19,8 @@ final readonly class Outline
      * @param list<array{int, int}> $outer
      * @param list<list<array{int, int}>> $holes
      *
-     * @throws InvalidOutline if a ring has fewer than three corners, or all together too many
+     * @throws InvalidOutline if a ring has fewer than three corners, or all together too many, or if a ring crosses or touches itself
+     *                        or another one, or a hole lies outside
      */
     public static function of(array $outer, array $holes = []): self
     {
@@ -33,7 +34,32 @@ final readonly class Outline
             throw InvalidOutline::tooManyCorners(self::MOST_CORNERS);
         }
 
-        return new self($rings);
+        $outline = new self($rings);
+        $outline->checkSimple();
+
+        return $outline;
+    }
+
+    /** Returns twice the area within, its holes left out: a whole number. */
+    public function doubledArea(): int
+    {
+        $areas = array_map(self::doubledAreaOf(...), $this->rings);
+
+        return $areas[0] - array_sum(\array_slice($areas, 1));
+    }
+
+    /** @return array{int, int, int, int} left, top, width and height of the box around it */
+    public function box(): array
+    {
+        [$xs, $ys] = [array_column($this->rings[0], 0), array_column($this->rings[0], 1)];
+
+        return [min($xs), min($ys), max($xs) - min($xs), max($ys) - min($ys)];
+    }
+
+    /** @return non-empty-list<non-empty-list<array{int, int}>> the outer ring and the holes, each a list of corners */
+    public function rings(): array
+    {
+        return $this->rings;
     }
 
     /**
@@ -114,7 +140,7 @@ final readonly class Outline
                 $lines[] = $corner[$axis];
             }
         }
-        if (!$isSquare && [] !== $lines) {
+        if (!$isSquare) {
             [$least, $most] = [min($lines), max($lines)];
             for ($i = 1; $i < self::EXTRA_LINES; ++$i) {
                 $lines[] = $least + intdiv(($most - $least) * $i, self::EXTRA_LINES);
@@ -137,15 +163,103 @@ final readonly class Outline
         return true;
     }
 
-    /** @return iterable<array{int, int, int, int}> */
-    private function edges(): iterable
+    /** @return list<array{int, int, int, int}> from corner to corner */
+    public function edges(): array
     {
+        $edges = [];
         foreach ($this->rings as $ring) {
             foreach ($ring as $at => [$x, $y]) {
                 [$nextX, $nextY] = $ring[($at + 1) % \count($ring)];
-                yield [$x, $y, $nextX, $nextY];
+                $edges[] = [$x, $y, $nextX, $nextY];
             }
         }
+
+        return $edges;
+    }
+
+    private function checkSimple(): void
+    {
+        $at = 0;
+        $named = [];
+        foreach ($this->rings as $ring) {
+            $count = \count($ring);
+            for ($nth = 0; $nth < $count; ++$nth) {
+                $named[$at + $nth] = $at + ($nth + 1) % $count;
+            }
+            $at += $count;
+        }
+        $edges = $this->edges();
+        foreach ($edges as $one => $edge) {
+            if ($edge[0] === $edge[2] && $edge[1] === $edge[3]) {
+                throw InvalidOutline::crossesItself();
+            }
+            for ($other = $one + 1, $many = \count($edges); $other < $many; ++$other) {
+                $follows = $named[$one] === $other || $named[$other] === $one;
+                if ($follows ? self::turnsBack($edge, $edges[$other], $named[$one] === $other) : self::meet($edge, $edges[$other])) {
+                    throw InvalidOutline::crossesItself();
+                }
+            }
+        }
+        $outer = new self([$this->rings[0]]);
+        foreach (\array_slice($this->rings, 1) as $hole) {
+            if (!$outer->isInside($hole[0][0], $hole[0][1])) {
+                throw InvalidOutline::crossesItself();
+            }
+        }
+    }
+
+    /**
+     * Whether of two edges that follow each other the second lies on the first again.
+     *
+     * @param array{int, int, int, int} $one
+     * @param array{int, int, int, int} $other
+     */
+    private static function turnsBack(array $one, array $other, bool $isInOrder): bool
+    {
+        [$first, $second] = $isInOrder ? [$one, $other] : [$other, $one];
+        [$x, $y] = [$first[2] - $first[0], $first[3] - $first[1]];
+        [$nextX, $nextY] = [$second[2] - $second[0], $second[3] - $second[1]];
+
+        return 0 === Exact::compare($x, $nextY, $y, $nextX) && $x * ($nextX <=> 0) + $y * ($nextY <=> 0) < 0;
+    }
+
+    /**
+     * @param array{int, int, int, int} $one
+     * @param array{int, int, int, int} $other
+     */
+    private static function meet(array $one, array $other): bool
+    {
+        $sides = [
+            self::side($one, $other[0], $other[1]),
+            self::side($one, $other[2], $other[3]),
+            self::side($other, $one[0], $one[1]),
+            self::side($other, $one[2], $one[3]),
+        ];
+        $boxesMeet = max($one[0], $one[2]) >= min($other[0], $other[2])
+            && max($other[0], $other[2]) >= min($one[0], $one[2])
+            && max($one[1], $one[3]) >= min($other[1], $other[3])
+            && max($other[1], $other[3]) >= min($one[1], $one[3]);
+
+        return $boxesMeet && $sides[0] * $sides[1] <= 0 && $sides[2] * $sides[3] <= 0;
+    }
+
+    /** @param array{int, int, int, int} $edge */
+    private static function side(array $edge, int $x, int $y): int
+    {
+        return Exact::compare($edge[2] - $edge[0], $y - $edge[1], $edge[3] - $edge[1], $x - $edge[0]);
+    }
+
+    /** @param non-empty-list<array{int, int}> $ring */
+    private static function doubledAreaOf(array $ring): int
+    {
+        $sum = 0;
+        [$originX, $originY] = $ring[0];
+        foreach ($ring as $at => [$x, $y]) {
+            [$nextX, $nextY] = $ring[($at + 1) % \count($ring)];
+            $sum += ($x - $originX) * ($nextY - $originY) - ($nextX - $originX) * ($y - $originY);
+        }
+
+        return abs($sum);
     }
 
     private function isInside(float $x, float $y): bool

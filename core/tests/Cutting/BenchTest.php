@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests\Cutting;
 
-use Lottel\Core\Colour\Lab;
-use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\InvalidOutline;
@@ -13,7 +11,6 @@ use Lottel\Core\Cutting\Outline;
 use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\Scrap;
-use Lottel\Core\Cutting\ScrapSearch;
 use Lottel\Core\Cutting\SettingOrder;
 use Lottel\Core\Cutting\Stock;
 use PHPUnit\Framework\TestCase;
@@ -179,28 +176,5 @@ final class BenchTest extends TestCase
         self::assertTrue($triangle->holds($left, $top, $width, $height));
         $this->expectException(InvalidOutline::class);
         Outline::of([[0, 0], [1, 1]]);
-    }
-
-    public function testScrapsAreRankedByWhatIsLeftOver(): void
-    {
-        $petrel = Lab::of(Srgb::ofHex('#1f5c6b'));
-        $near = Lab::of(Srgb::ofHex('#22606f'));
-        $far = Lab::of(Srgb::ofHex('#c8372d'));
-        $scraps = [
-            new Scrap('large', 60, 60, $petrel, 216), new Scrap('snug', 44, 34, $near, 216), new Scrap('snug but red', 34, 44, $far, 216),
-            new Scrap('too thin a paper', 34, 44, $petrel, 120), new Scrap('strip', 34, 50, $petrel, 210), new Scrap('too small', 33, 44, $petrel, 216),
-            new Scrap('with a grain', 44, 34, $petrel, 216, true), new Scrap('of unknown colour', 34, 44, null, 216),
-        ];
-        $ranked = (new ScrapSearch($petrel, 5, 216))->rank(new Piece('mat', 34, 44, 1, true, ''), $scraps);
-        self::assertSame(['snug', 'strip', 'large'], array_map(static fn ($match): string => $match->scrap->id, $ranked));
-        self::assertSame(['turned, exactly', 'one cut', 'two cuts'], array_map(static fn ($match): string => $match->inWords(), $ranked));
-        self::assertSame(
-            ['strip', 'large'],
-            array_map(
-                static fn ($match): string => $match->scrap->id,
-                (new ScrapSearch($petrel, 5, 216))->rank(new Piece('mat', 34, 44, 1, false, ''), $scraps),
-            ),
-            'a pattern keeps its direction',
-        );
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Tests;
+namespace Lottel\Core\Tests\Picture;
 
 use Lottel\Core\Furniture\Cell;
 use Lottel\Core\Picture\InvalidSpot;
@@ -15,7 +15,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /** Things in a picture: their spots, and what lies where one touches. */
-final class PictureSpotTest extends TestCase
+final class SpotTest extends TestCase
 {
     public function testASpotIsReadAndWrittenInPerCent(): void
     {

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Tests\Cutting;
+
+use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Cutting\Direction;
+use Lottel\Core\Cutting\NearMiss;
+use Lottel\Core\Cutting\Outline;
+use Lottel\Core\Cutting\Scrap;
+use Lottel\Core\Cutting\ScrapMatch;
+use Lottel\Core\Cutting\ScrapSearch;
+use Lottel\Core\Cutting\WantedPiece;
+use PHPUnit\Framework\TestCase;
+
+/** Which scrap will do, and for what the others will not. */
+final class ScrapSearchTest extends TestCase
+{
+    public function testThoseThatWillDoStandByWhatIsLeftOver(): void
+    {
+        $petrel = self::lab('#1f5c6b');
+        $scraps = [
+            Scrap::rectangle('large', 60, 60, $petrel, 216),
+            Scrap::rectangle('snug', 44, 34, self::lab('#22606f'), 216),
+            Scrap::rectangle('red', 34, 44, self::lab('#c8372d'), 216),
+            Scrap::rectangle('thin', 34, 44, $petrel, 120),
+            Scrap::rectangle('red and thin', 34, 44, self::lab('#c8372d'), 120),
+            Scrap::rectangle('strip', 34, 50, $petrel, 210),
+            Scrap::rectangle('small', 33, 44, $petrel, 216),
+            Scrap::rectangle('across', 44, 34, $petrel, 216, Direction::Height),
+            Scrap::rectangle('of unknown colour', 34, 44, null, 216),
+            Scrap::rectangle('of unknown weight', 34, 44, $petrel),
+        ];
+        $search = new ScrapSearch($petrel, 5, 216);
+        $found = $search->among(new WantedPiece(34, 44), $scraps);
+        self::assertSame(['across' => true, 'snug' => true, 'strip' => false, 'large' => false], self::turned($found->matches));
+        self::assertSame(
+            ['of unknown colour' => 'colour', 'of unknown weight' => 'weight', 'red' => 'colour', 'small' => 'size', 'thin' => 'weight'],
+            self::misses($found->near),
+            'what fails in two things is no near miss',
+        );
+        $found = $search->among(new WantedPiece(34, 44, Direction::Height), $scraps);
+        self::assertSame(['snug', 'strip', 'large'], array_keys(self::turned($found->matches)));
+        self::assertSame('direction', self::misses($found->near)['across'], 'it would lie in it, but its grain would run the other way');
+        self::assertSame(
+            1,
+            array_values(
+                array_filter($search->among(new WantedPiece(34, 44), $scraps)->near, static fn (NearMiss $miss): bool => 'small' === $miss->scrap->id),
+            )[0]->short,
+        );
+    }
+
+    public function testAPieceWithADirectionIsTurnedWhereThePapersRunsAcross(): void
+    {
+        $piece = new WantedPiece(40, 20, Direction::Width);
+        $along = Scrap::rectangle('along', 50, 50, null, null, Direction::Width);
+        $across = Scrap::rectangle('across', 50, 50, null, null, Direction::Height);
+        $plain = Scrap::rectangle('plain', 50, 50);
+        $found = (new ScrapSearch())->among($piece, [$along, $across, $plain]);
+        self::assertSame(['across' => true, 'along' => false, 'plain' => false], self::turned($found->matches), 'of equal ones by their ids');
+        $narrow = Scrap::rectangle('narrow', 50, 30, null, null, Direction::Height);
+        self::assertSame(['narrow' => 'direction'], self::misses((new ScrapSearch())->among($piece, [$narrow])->near));
+    }
+
+    public function testAnOutlineIsLookedInto(): void
+    {
+        $l = Outline::of([[0, 0], [6, 0], [6, 3], [3, 3], [3, 8], [0, 8]]);
+        $found = (new ScrapSearch())->among(new WantedPiece(3, 7), [Scrap::outlined('l', $l)]);
+        self::assertSame(2 * (6 * 3 + 3 * 5 - 21), $found->matches[0]->doubledLeftOver);
+        self::assertSame(['l' => 'size'], self::misses((new ScrapSearch())->among(new WantedPiece(4, 5), [Scrap::outlined('l', $l)])->near));
+    }
+
+    public function testTheLastAllowedDifferenceStillWillDo(): void
+    {
+        $scraps = [Scrap::rectangle('a', 5, 5, self::lab('#808080'), 110), Scrap::rectangle('b', 5, 5, self::lab('#808080'), 110.001)];
+        $found = (new ScrapSearch(self::lab('#808080'), 0, 100, 0.1))->among(new WantedPiece(5, 5), $scraps);
+        self::assertSame(['a' => false], self::turned($found->matches));
+        self::assertSame(['b' => 'weight'], self::misses($found->near));
+        self::assertNull((new ScrapSearch())->among(new WantedPiece(5, 5), $scraps)->matches[0]->difference);
+    }
+
+    private static function lab(string $hex): Lab
+    {
+        return Lab::of(Srgb::ofHex($hex));
+    }
+
+    /**
+     * @param list<ScrapMatch> $matches
+     *
+     * @return array<string, bool>
+     */
+    private static function turned(array $matches): array
+    {
+        return array_combine(
+            array_map(static fn (ScrapMatch $match): string => $match->scrap->id, $matches),
+            array_map(static fn (ScrapMatch $match): bool => $match->isTurned, $matches),
+        );
+    }
+
+    /**
+     * @param list<NearMiss> $near
+     *
+     * @return array<string, string>
+     */
+    private static function misses(array $near): array
+    {
+        return array_combine(
+            array_map(static fn (NearMiss $miss): string => $miss->scrap->id, $near),
+            array_map(static fn (NearMiss $miss): string => $miss->why->value, $near),
+        );
+    }
+}
