@@ -36,10 +36,10 @@ final class CatalogueTest extends RoomTestCase
     {
         $this->furnish();
         foreach (['preview', 'things'] as $to) {
-            $this->post('/stores/places/C1/'.$to, ['things' => "Gulls\nTerns;a;1;b;c;d", '_form' => 'things']);
+            $this->post('/stores/places/C1/'.$to, ['things' => "Gulls\nTerns;a;1;b;c;d;e;f", '_form' => 'things']);
             $this->assertCode(422);
             self::assertStringContainsString('Line 2 has too many semicolons', $this->text());
-            self::assertSame("Gulls\nTerns;a;1;b;c;d", trim($this->browser->getCrawler()->filter('#things-things')->text(normalizeWhitespace: false)));
+            self::assertSame("Gulls\nTerns;a;1;b;c;d;e;f", trim($this->browser->getCrawler()->filter('#things-things')->text(normalizeWhitespace: false)));
         }
     }
 
@@ -376,7 +376,7 @@ final class CatalogueTest extends RoomTestCase
         self::assertSame(['Petrel card'], $names('theme=sea&kind=paper'));
         self::assertSame(['Lighthouse & gulls', 'Petrel card'], $names('colour=%231f5c6b'), 'and a colour near it');
         self::assertSame(['Petrel card', 'Terns'], [...$names('colour=blue&theme=sea&kind=paper'), ...$names('colour=red')], 'a word means its family');
-        $this->database()->executeStatement('UPDATE item SET width = ?, height = ? WHERE id = ?', [6 * 8128, 8 * 8128, $card->id]);
+        $this->database()->executeStatement('UPDATE item SET sheet_width = ?, sheet_height = ? WHERE id = ?', [6 * 8128, 8 * 8128, $card->id]);
         self::assertSame(['Petrel card'], $names('panel='.urlencode('7 1/2 x 5 1/2')), 'it can be cut out of the paper, turned');
         self::assertSame(['Petrel card'], $names('panel='.urlencode('4 x 5')), 'not out of a stamp of that size');
         self::assertSame([], $names('panel='.urlencode('8 x 6 1/16')));

@@ -30,6 +30,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the third' => [3];
         yield 'the fourth' => [4];
         yield 'the fifth' => [5];
+        yield 'the sixth' => [6];
     }
 
     #[DataProvider('versions')]
@@ -51,6 +52,25 @@ final class MigrationTest extends OwnFileTestCase
         self::assertSame('1', Row::word($this->rows("SELECT count(*) AS n FROM place WHERE address = 'counted'")[0]['n']));
         self::assertSame([], $this->rows('SELECT id FROM item WHERE since IS NULL AND id IN (SELECT item_id FROM movement)'));
         self::assertNotNull($this->rows("SELECT used_at FROM item WHERE name = 'Tern and tide'")[0]['used_at']);
+        $twelve = 12 * 8128;
+        self::assertSame(
+            [['sheet_width' => $twelve, 'sheet_height' => $twelve]],
+            $this->rows("SELECT sheet_width, sheet_height FROM item WHERE name = 'Buoy card 12 x 12'"),
+            'its name says how large it is',
+        );
+    }
+
+    public function testWhatWasWrittenAboutPaperIsReadOrKept(): void
+    {
+        $this->moveInto(5);
+        $this->console('doctrine:migrations:migrate');
+        $card = $this->rows("SELECT grammage, basis, direction, finish, note, details, sheet_width FROM item WHERE name = 'Petrel card'")[0];
+        self::assertEqualsWithDelta(216_329, (int) Row::word($card['grammage']), 10);
+        self::assertSame(
+            ['cover', null, 'felt', 'Pattern or grain runs: up the page', '{}', null],
+            [$card['basis'], $card['direction'], $card['finish'], $card['note'], $card['details'], $card['sheet_width']],
+            'what cannot be read is kept in the note, and what nobody has said is not guessed',
+        );
     }
 
     #[DataProvider('versions')]

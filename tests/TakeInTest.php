@@ -70,6 +70,46 @@ final class TakeInTest extends RoomTestCase
         self::assertSame(1, $this->number("SELECT count(*) FROM item WHERE name = 'Lighthouse & gulls'"), 'left out');
     }
 
+    public function testPaperComesInWithItsMeasures(): void
+    {
+        $page = $this->looked("Buoy card; Marrowlight Paper; 24; sea; Buoy; 8 1/2 × 11; 80 lb cover\nFog cardstock 12 × 12\nTern stamps");
+        self::assertSame(['8 1/2 in × 11 in', '80 lb cover'], [self::value($page, 'size_0'), self::value($page, 'weight_0')]);
+        self::assertSame(['12 in × 12 in', ''], [self::value($page, 'size_1'), self::value($page, 'weight_1')], 'its name tells, and it is marked as a guess');
+        self::assertCount(1, $page->filter('.cell-sheet i'));
+        self::assertCount(0, $page->filter('#new-size_2'), 'a stamp set has no size of sheet');
+        $page = $this->browser->submit($page->selectButton('Put them in')->form(), ['weight_1' => '80 lb']);
+        $this->assertCode(422);
+        self::assertStringContainsString('of what?', $page->filter('#new-weight_1-error')->text());
+        $this->browser->submit($page->selectButton('Put them in')->form(), ['weight_1' => '216 gsm']);
+        $this->assertCode(303);
+        $measures = fn (string $name): string => $this->word("SELECT sheet_width || ' ' || sheet_height || ' ' || grammage FROM item WHERE name = '$name'");
+        self::assertSame(\sprintf('%d %d 216329', 69_088, 89_408), $measures('Buoy card'));
+        self::assertSame('97536 97536 216000', $measures('Fog cardstock 12 × 12'));
+        $this->get('/find?q='.urlencode('8.5x11'));
+        self::assertStringContainsString('Buoy card', $this->text(), 'a size is found that stands in no name');
+    }
+
+    public function testMeasuresAreSaidWhereTheyAreMissing(): void
+    {
+        $id = $this->number("SELECT id FROM item WHERE name LIKE 'Petrel card%'");
+        $this->database()->executeStatement('UPDATE item SET sheet_width = NULL, sheet_height = NULL WHERE id = ?', [$id]);
+        $page = $this->get('/items/'.$id);
+        self::assertStringContainsString('add its size', $page->filter('.item-words')->text());
+        $this->postAndFollow("/items/{$id}/word", ['word' => 'size', 'size' => '8 1/2 x 11']);
+        $this->postAndFollow("/items/{$id}/word", ['word' => 'weight', 'weight' => '80 lb cover']);
+        $page = $this->postAndFollow("/items/{$id}/word", ['word' => 'direction', 'direction' => 'h']);
+        self::assertStringContainsString('8½ × 11 in', $page->filter('.item-words')->text());
+        self::assertStringContainsString('80 lb cover, 216 g/m²', $page->filter('.item-words')->text());
+        $page = $this->post("/items/{$id}/word", ['word' => 'size', 'size' => 'large', '_form' => 'word-size']);
+        $this->assertCode(422);
+        self::assertStringContainsString('no size of a sheet', $page->filter('#word-size-size-error')->text());
+        $form = $this->get("/items/{$id}/edit")->selectButton('Write it down')->form();
+        self::assertSame('h', $form->getPhpValues()['sheet_direction'] ?? null);
+        $this->browser->submit($form, ['sheet_back' => 'white', 'sheet_finish' => 'felt']);
+        $this->assertCode(303);
+        self::assertSame('#ffffff|felt|h', $this->word("SELECT back_colour || '|' || finish || '|' || direction FROM item WHERE id = $id"));
+    }
+
     public function testAWrongCellIsMarkedAndNothingIsLostOrWritten(): void
     {
         $movements = $this->movements();

@@ -17,6 +17,8 @@ use Lottel\Core\Upkeep\Hazard;
 #[ORM\Index(name: 'item_home', columns: ['home_id'])]
 #[ORM\Index(name: 'item_name', columns: ['name'])]
 #[ORM\Index(name: 'item_themes', columns: ['themes'])]
+#[ORM\Index(name: 'item_parent', columns: ['parent_id'])]
+#[ORM\Index(name: 'item_sheet', columns: ['kind', 'sheet_width'])]
 class Item
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -71,6 +73,13 @@ class Item
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $details = [];
 
+    #[ORM\Embedded(columnPrefix: false)]
+    public SheetColumns $sheet;
+
+    /** The paper that a scrap was cut from. */
+    #[ORM\ManyToOne(targetEntity: self::class)]
+    public ?Item $parent = null;
+
     #[ORM\Column(length: 40, nullable: true)]
     public ?string $photo = null;
 
@@ -95,6 +104,7 @@ class Item
         #[ORM\ManyToOne]
         public ?Place $home,
     ) {
+        $this->sheet = new SheetColumns();
         $this->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $kind->usualHazards());
     }
 
@@ -118,6 +128,7 @@ class Item
             $this->depth,
             $this->grams,
             $this->details,
+            $this->sheet->sheet(),
         );
     }
 
@@ -140,6 +151,7 @@ class Item
         $this->depth = $record->depth;
         $this->grams = $record->grams;
         $this->details = $record->details;
+        $this->sheet->put($record->sheet);
     }
 
     public function change(BulkChange $change): void

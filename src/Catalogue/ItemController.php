@@ -71,7 +71,7 @@ final class ItemController extends Page
         return $this->write($request, function (Input $input) use ($id, $describe): Outcome {
             $item = $this->items->one($id);
             $tracking = $input->choice('tracking', Tracking::class);
-            $describe($item, ItemForm::record($input), $tracking);
+            $describe($item, ItemForm::record($input, $item->sheet->sheet()), $tracking);
 
             return Outcome::undoable($this->itemUrl($item), 'Written down.');
         }, fn (Problem $problem): Response => $this->showEdit($id, $problem));

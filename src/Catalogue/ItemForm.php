@@ -9,13 +9,19 @@ use App\Web\InvalidInput;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\KindFields;
 use Lottel\Core\Catalogue\Season;
+use Lottel\Core\Paper\Direction;
+use Lottel\Core\Paper\Sheet;
 use Lottel\Core\Upkeep\Hazard;
 
 /** Reads what a person writes down about an item. */
 final class ItemForm
 {
-    /** @throws InvalidInput of everything that cannot be read */
-    public static function record(Input $input): ItemRecord
+    /**
+     * @param Sheet $before what is known of it: its outline stays as long as its size does
+     *
+     * @throws InvalidInput of everything that cannot be read
+     */
+    public static function record(Input $input, Sheet $before = new Sheet()): ItemRecord
     {
         $kind = $input->choice('kind', Kind::class);
         $record = new ItemRecord(
@@ -36,6 +42,7 @@ final class ItemForm
             depth: $input->length('depth', 2000)?->ticks,
             grams: $input->grams('grams', 200_000),
             details: self::details($input, $kind),
+            sheet: $kind->isSheet() ? self::sheet($input, $before) : new Sheet(),
         );
         $input->check();
 
@@ -56,10 +63,27 @@ final class ItemForm
             RecordWord::Colour => $record->coloured($input->colour('colour')),
             RecordWord::Words => $record->with(sentiments: $input->text('sentiments', 4000)),
             RecordWord::Note => $record->with(note: $input->text('note', 4000)),
+            RecordWord::Size => $record->measured($record->sheet->sized($input->sheetSize('size'))),
+            RecordWord::Weight => $record->measured($record->sheet->weighing($input->grammage('weight'))),
+            RecordWord::Direction => $record->measured($record->sheet->running(Direction::tryFrom($input->text('direction', 4)))),
         };
         $input->check();
 
         return $changed;
+    }
+
+    private static function sheet(Input $input, Sheet $before): Sheet
+    {
+        $size = $input->sheetSize('sheet_size');
+
+        return new Sheet(
+            $size,
+            $input->grammage('sheet_weight'),
+            Direction::tryFrom($input->text('sheet_direction', 4)),
+            $input->colour('sheet_back'),
+            $input->text('sheet_finish', 60),
+            true === $size?->equals($before->size) ? $before->outline : null,
+        );
     }
 
     /** @return list<string> */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Paper\Sheet;
 
 /** What is written down about an item, apart from where it is at home and how it is counted. Sides in ticks. */
 final readonly class ItemRecord
@@ -33,6 +34,7 @@ final readonly class ItemRecord
         public ?int $depth,
         public ?int $grams,
         public array $details,
+        public Sheet $sheet = new Sheet(),
     ) {
     }
 
@@ -52,8 +54,13 @@ final readonly class ItemRecord
         return $this->copy(null, null, null, $colour, null, null);
     }
 
+    public function measured(Sheet $sheet): self
+    {
+        return $this->copy(null, null, null, $this->colour, null, null, $sheet);
+    }
+
     /** @param list<string>|null $themes */
-    private function copy(?string $name, ?string $maker, ?array $themes, ?string $colour, ?string $sentiments, ?string $note): self
+    private function copy(?string $name, ?string $maker, ?array $themes, ?string $colour, ?string $sentiments, ?string $note, ?Sheet $sheet = null): self
     {
         return new self(
             $name ?? $this->name,
@@ -73,6 +80,7 @@ final readonly class ItemRecord
             $this->depth,
             $this->grams,
             $this->details,
+            $sheet ?? $this->sheet,
         );
     }
 }

@@ -64,6 +64,7 @@ final readonly class ItemRow
             $row->intOrNull('depth'),
             $row->intOrNull('grams'),
             $row->named('details'),
+            SheetColumns::read($row),
         );
     }
 
@@ -90,6 +91,11 @@ final readonly class ItemRow
     {
         $record = $this->record;
 
-        return [] !== $record->details || '' !== $record->collection || '' !== $record->season || null !== $record->grams || null !== $record->width;
+        return !$record->sheet->isNothing()
+            || [] !== $record->details
+            || '' !== $record->collection
+            || '' !== $record->season
+            || null !== $record->grams
+            || null !== $record->width;
     }
 }

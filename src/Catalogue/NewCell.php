@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use Lottel\Core\Catalogue\PastedThing;
+use Lottel\Core\Measure\Size;
 
 /** A new thing before it is written, with what is guessed of it, to be corrected. */
 final readonly class NewCell
@@ -12,6 +13,7 @@ final readonly class NewCell
     /**
      * @param string $colour as a word or code, guessed from its name where nothing was said
      * @param list<DoubleRow> $doubles what the room probably has of it
+     * @param Size|null $size guessed from its name, where it is a sheet and none was said
      * @param DoubleRow|null $here the one of them that lives where it was seen
      */
     public function __construct(
@@ -21,6 +23,7 @@ final readonly class NewCell
         public string $home,
         public string $whyHome,
         public array $doubles,
+        public ?Size $size = null,
         public ?DoubleRow $here = null,
     ) {
     }

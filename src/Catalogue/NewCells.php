@@ -58,6 +58,7 @@ final readonly class NewCells
             $home->address ?? '',
             implode(', ', $home->reasons ?? []),
             $doubles,
+            $thing->sizeInName($this->frame->measure()),
         );
     }
 
@@ -68,7 +69,9 @@ final readonly class NewCells
         $measured = '' === $said && $thing->kind->hasOneColour() ? $seen->colour($line) : null;
         $here = array_values(array_filter($doubles, static fn (DoubleRow $double): bool => $seen->isHere($double->home)));
 
-        return new NewCell($thing, $measured ?? $said, null !== $measured, $seen->home($line), 'it is seen there', $doubles, $here[0] ?? null);
+        $size = $thing->sizeInName($this->frame->measure());
+
+        return new NewCell($thing, $measured ?? $said, null !== $measured, $seen->home($line), 'it is seen there', $doubles, $size, $here[0] ?? null);
     }
 
     private static function colourOf(PastedThing $thing): string

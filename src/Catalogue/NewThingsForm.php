@@ -20,7 +20,7 @@ final readonly class NewThingsForm
     public const A_SECOND_ONE = 'second';
     public const LEAVE_OUT = 'out';
     public const THAT_ONE = 'is-';
-    private const CELLS = ['name', 'maker', 'quantity', 'themes', 'colour'];
+    private const CELLS = ['name', 'maker', 'quantity', 'themes', 'colour', 'size', 'weight'];
 
     public function __construct(private Items $items, private Places $places, private Frame $frame)
     {
@@ -67,10 +67,9 @@ final readonly class NewThingsForm
         $kind = $input->choice('kind_'.$line, Kind::class);
         $moreOf = $this->moreOf($input, $line);
         $tracking = $moreOf->tracking ?? $input->choice('tracking_'.$line, Tracking::class);
-        [$name, $maker, $quantity, $themes, $colour] = array_map(static fn (string $cell): string => $input->text($cell.'_'.$line, 300), self::CELLS);
         try {
             return PastedThing::corrected(
-                [$name, $maker, $quantity, $themes, $colour],
+                array_map(static fn (string $cell): string => $input->text($cell.'_'.$line, 300), self::CELLS),
                 $line + 1,
                 $kind,
                 $tracking,

@@ -13,6 +13,9 @@ enum RecordWord: string
     case Colour = 'colour';
     case Words = 'sentiments';
     case Note = 'note';
+    case Size = 'size';
+    case Weight = 'weight';
+    case Direction = 'direction';
 
     public function label(): string
     {
@@ -23,6 +26,9 @@ enum RecordWord: string
             self::Colour => 'Colour',
             self::Words => 'Words on it, one a line',
             self::Note => 'Note',
+            self::Size => 'Size of a sheet',
+            self::Weight => 'Weight of the paper',
+            self::Direction => 'Pattern or grain runs',
         };
     }
 }

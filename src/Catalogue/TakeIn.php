@@ -45,6 +45,7 @@ final readonly class TakeIn
         $item->colourName = $thing->colourName;
         $item->colour = $thing->colour;
         $item->season = $thing->season;
+        $item->sheet->put($thing->sheet);
         $item->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $thing->hazards);
         $this->entities->persist($item);
         $this->index->item($item);

@@ -7,14 +7,14 @@ namespace App\Console;
 use Lottel\Core\Colour\InvalidColour;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Cutting\Direction;
-use Lottel\Core\Cutting\InvalidOutline;
 use Lottel\Core\Cutting\NearMiss;
-use Lottel\Core\Cutting\Outline;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapMatch;
 use Lottel\Core\Cutting\ScrapSearch;
 use Lottel\Core\Cutting\WantedPiece;
+use Lottel\Core\Paper\Direction;
+use Lottel\Core\Paper\InvalidOutline;
+use Lottel\Core\Paper\Outline;
 use Symfony\Component\Console\Attribute\AsCommand;
 
 #[AsCommand('lottel:scraps', 'Tells from which scraps a piece can be cut, and why from others it cannot.')]

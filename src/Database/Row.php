@@ -154,6 +154,23 @@ final readonly class Row
         return null === $sides[0] || null === $sides[1] || null === $sides[2] ? null : new Box($sides[0], $sides[1], $sides[2]);
     }
 
+    /** @return list<list<array{int, int}>> rings of corners */
+    public function rings(string $column): array
+    {
+        $rings = [];
+        $decoded = json_decode($this->textOrNull($column) ?? '[]', true);
+        foreach (\is_array($decoded) ? $decoded : [] as $ring) {
+            $corners = [];
+            foreach (\is_array($ring) ? $ring : [] as $corner) {
+                [$x, $y] = \is_array($corner) ? $corner + [null, null] : [null, null];
+                $corners[] = \is_int($x) && \is_int($y) ? [$x, $y] : throw $this->fault($column, 'corners of two whole numbers');
+            }
+            $rings[] = $corners;
+        }
+
+        return $rings;
+    }
+
     /** @return list<string> a list of texts that is kept as JSON */
     public function texts(string $column): array
     {

@@ -4,6 +4,15 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Size;
+use Lottel\Core\Paper\Direction;
+use Lottel\Core\Paper\Grammage;
+use Lottel\Core\Paper\Outline;
+use Lottel\Core\Paper\Sheet;
+use Lottel\Core\Paper\SheetSize;
+
 /** A line of the demo room's lists of things. */
 final readonly class DemoThing
 {
@@ -26,5 +35,44 @@ final readonly class DemoThing
         $themes = array_filter(array_map(trim(...), explode(',', $themes)), static fn (string $theme): bool => '' !== $theme);
 
         return new self($address, $name, $maker, $quantity, array_values($themes), $colour, $words);
+    }
+
+    /** The measures of a sheet, as its name and its other words say them. */
+    public function sheet(Kind $kind): Sheet
+    {
+        if (!$kind->isSheet()) {
+            return new Sheet();
+        }
+        $direction = $weight = $size = $without = null;
+        foreach ($this->words() as $word) {
+            $direction ??= Direction::tryFrom($word);
+            $weight ??= 1 === preg_match('/^\d.* (?:gsm|lb \w+)$/D', $word) ? Grammage::parse($word) : null;
+            $size ??= 1 === preg_match('/^(?:\d.* × .*|letter)$/D', $word) ? SheetSize::read($word, LengthUnit::Inch) : null;
+            $without ??= str_starts_with($word, 'without ') ? SheetSize::read(substr($word, 8), LengthUnit::Inch) : null;
+        }
+        $size ??= Kind::Envelope === $kind ? null : SheetSize::inName($this->name, LengthUnit::Inch);
+
+        return new Sheet($size, $weight, $direction, outline: null === $size || null === $without ? null : self::withoutCorner($size, $without));
+    }
+
+    /** The name of the paper that a scrap was cut from, which may hold a comma itself; empty where nobody knows. */
+    public function parent(): string
+    {
+        return 1 === preg_match('/(?:^|, )from (.+)$/D', $this->words, $m) ? $m[1] : '';
+    }
+
+    /** @return list<string> */
+    private function words(): array
+    {
+        return array_map(trim(...), explode(',', $this->words));
+    }
+
+    /** A rectangle whose upper right corner is cut away. */
+    private static function withoutCorner(Size $size, Size $corner): Outline
+    {
+        [$width, $height] = [$size->width->ticks, $size->height->ticks];
+        [$left, $below] = [$width - $corner->width->ticks, $corner->height->ticks];
+
+        return Outline::of([[0, 0], [$left, 0], [$left, $below], [$width, $below], [$width, $height], [0, $height]]);
     }
 }

@@ -56,7 +56,8 @@ final readonly class FilterSql
             $values['colours'] = json_encode($this->near($filter->colour));
         }
         if (null !== $filter->panel) {
-            $conditions[] = "i.kind IN (SELECT value FROM json_each(:cuttable)) AND i.width || 'x' || i.height IN (SELECT value FROM json_each(:sizes))";
+            $conditions[] =
+                "i.kind IN (SELECT value FROM json_each(:cuttable)) AND i.sheet_width || 'x' || i.sheet_height IN (SELECT value FROM json_each(:sizes))";
             $cuttable = array_filter(Kind::cases(), static fn (Kind $kind): bool => $kind->isCut());
             $values['cuttable'] = json_encode(array_values(array_map(static fn (Kind $kind): string => $kind->value, $cuttable)));
             $values['sizes'] = json_encode($this->sizesHolding($filter->panel));
@@ -110,12 +111,12 @@ final readonly class FilterSql
     private function sizesHolding(Size $panel): array
     {
         $fits = [];
-        $rows = $this->database->fetchAllAssociative('SELECT DISTINCT width, height FROM item WHERE width IS NOT NULL AND height IS NOT NULL');
+        $rows = $this->database->fetchAllAssociative('SELECT DISTINCT sheet_width, sheet_height FROM item WHERE sheet_width IS NOT NULL');
         foreach ($rows as $columns) {
             $row = new Row($columns);
-            $sheet = new Size(Length::ofTicks($row->int('width')), Length::ofTicks($row->int('height')));
+            $sheet = new Size(Length::ofTicks($row->int('sheet_width')), Length::ofTicks($row->int('sheet_height')));
             if ($panel->isWithin($sheet) || $panel->turned()->isWithin($sheet)) {
-                $fits[] = $row->int('width').'x'.$row->int('height');
+                $fits[] = $row->int('sheet_width').'x'.$row->int('sheet_height');
             }
         }
 

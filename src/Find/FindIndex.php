@@ -13,6 +13,9 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Measure\LengthFormat;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Paper\Sheet;
 use Lottel\Core\Words\SizeWords;
 
 /** Keeps the full-text index true. Items have even numbers in it, places odd ones. */
@@ -41,9 +44,20 @@ final readonly class FindIndex implements PlaceIndex, ItemIndex
             $item->note,
             $item->collection,
             $item->season,
+            $item->sheet->finish,
+            self::measures($item->sheet->sheet()),
             ...array_values($item->details),
         ]);
         $this->put(2 * (int) $item->id, $item->name, $item->maker, $words, $item->home->address ?? '');
+    }
+
+    /** Size and weight of a sheet as one looks for them. */
+    private static function measures(Sheet $sheet): string
+    {
+        $inches = new LengthFormat(LengthUnit::Inch);
+        $size = null === $sheet->size ? '' : SizeWords::in($inches->number($sheet->size->width).' x '.$inches->number($sheet->size->height));
+
+        return trim($size.' '.($sheet->weight?->inWords() ?? ''));
     }
 
     public function place(Place $place): void

@@ -13,7 +13,11 @@ use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\InvalidWeight;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Size;
 use Lottel\Core\Measure\WeightFormat;
+use Lottel\Core\Paper\Grammage;
+use Lottel\Core\Paper\InvalidGrammage;
+use Lottel\Core\Paper\SheetSize;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Uid\Uuid;
@@ -220,6 +224,38 @@ final class Input
     public function colourWords(): ColourWords
     {
         return null === $this->colours ? new ColourWords() : ($this->colours)();
+    }
+
+    /** Reads the size of a sheet; null where nothing was typed. */
+    public function sheetSize(string $field): ?Size
+    {
+        $text = $this->clean($field);
+        if ('' === $text) {
+            return null;
+        }
+        try {
+            return SheetSize::read($text, $this->measure);
+        } catch (InvalidLength $problem) {
+            $this->refuse($field, $problem->getMessage());
+
+            return null;
+        }
+    }
+
+    /** Reads the weight of a paper; null where nothing was typed. */
+    public function grammage(string $field): ?Grammage
+    {
+        $text = $this->clean($field);
+        if ('' === $text) {
+            return null;
+        }
+        try {
+            return Grammage::parse($text);
+        } catch (InvalidGrammage $problem) {
+            $this->refuse($field, $problem->getMessage());
+
+            return null;
+        }
     }
 
     /** Reads a weight in whole grams; null where nothing was typed. */

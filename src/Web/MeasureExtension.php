@@ -6,6 +6,7 @@ namespace App\Web;
 
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\Size;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
 
@@ -26,6 +27,10 @@ final class MeasureExtension extends AbstractExtension
             new TwigFilter('qty_field', fn (int $quantity, Tracking $tracking): string => $this->frame->quantities()->field($quantity, $tracking)),
             new TwigFilter('sides', $this->sides(...)),
             new TwigFilter('length_field', $this->lengthField(...)),
+            new TwigFilter(
+                'size_field',
+                fn (?Size $size): string => null === $size ? '' : $this->lengthField($size->width).' × '.$this->lengthField($size->height),
+            ),
             new TwigFilter('weight', fn (int $grams): string => $this->frame->weights()->print($grams)),
             new TwigFilter('weight_field', fn (?int $grams): string => null === $grams ? '' : $this->frame->weights()->field($grams)),
             new TwigFilter('mm_field', $this->mmField(...)),

@@ -11,7 +11,7 @@ final class InvalidPaste extends \InvalidArgumentException
 
     private string $cell = 'name';
 
-    /** The part of the line that is wrong: name, quantity or colour. */
+    /** The part of the line that is wrong: name, quantity, colour, size or weight. */
     public function cell(): string
     {
         return $this->cell;
@@ -19,7 +19,7 @@ final class InvalidPaste extends \InvalidArgumentException
 
     public static function tooManyFields(int $line): self
     {
-        return new self(\sprintf('Line %d has too many semicolons; write name; maker; quantity; themes; colour.', $line));
+        return new self(\sprintf('Line %d has too many semicolons; write name; maker; quantity; themes; colour; size; weight.', $line));
     }
 
     public static function noName(int $line): self
@@ -35,18 +35,32 @@ final class InvalidPaste extends \InvalidArgumentException
     /** @param string $why what is wrong with the quantity, in a sentence of its own */
     public static function badQuantity(int $line, string $why): self
     {
-        $wrong = new self(\sprintf('The quantity on line %d cannot be read. %s', $line, $why));
-        $wrong->why = $why;
-        $wrong->cell = 'quantity';
+        return self::bad('quantity', \sprintf('The quantity on line %d cannot be read. %s', $line, $why), $why);
+    }
 
-        return $wrong;
+    /** @param string $why what is wrong with the size of the sheet, in a sentence of its own */
+    public static function badSize(int $line, string $why): self
+    {
+        return self::bad('size', \sprintf('The size on line %d cannot be read. %s', $line, $why), $why);
+    }
+
+    /** @param string $why what is wrong with the weight of the paper, in a sentence of its own */
+    public static function badWeight(int $line, string $why): self
+    {
+        return self::bad('weight', \sprintf('The weight on line %d cannot be read. %s', $line, $why), $why);
     }
 
     public static function badColour(int $line): self
     {
-        $wrong = new self(\sprintf('The colour on line %d is neither a name nor a code such as #1f7a6d.', $line));
-        $wrong->why = 'Neither a name nor a code such as #1f7a6d.';
-        $wrong->cell = 'colour';
+        $why = 'Neither a name nor a code such as #1f7a6d.';
+
+        return self::bad('colour', \sprintf('The colour on line %d is neither a name nor a code such as #1f7a6d.', $line), $why);
+    }
+
+    private static function bad(string $cell, string $message, string $why): self
+    {
+        $wrong = new self($message);
+        [$wrong->why, $wrong->cell] = [$why, $cell];
 
         return $wrong;
     }

@@ -48,6 +48,15 @@ enum Kind: string
         };
     }
 
+    /** Whether it is flat and has the measures of a sheet: a size, a weight, a direction. */
+    public function isSheet(): bool
+    {
+        return match ($this) {
+            self::Paper, self::Scrap, self::Envelope, self::PartFinished => true,
+            default => false,
+        };
+    }
+
     /** Whether panels are cut out of it. */
     public function isCut(): bool
     {

@@ -23,11 +23,7 @@ final class KindFields
                 'fits' => ['Cuts out', 'the gulls of Lighthouse and gulls'],
             ],
             Kind::Stencil => ['opening' => ['Size of its opening', '5 × 5'], 'layers' => ['Layers', '3']],
-            Kind::Paper, Kind::Scrap => [
-                'weight' => ['Weight', '80 lb cover'],
-                'finish' => ['Finish', 'smooth, felt, pearl'],
-                'direction' => ['Pattern or grain runs', 'upright, across, either way'],
-            ],
+            Kind::Paper, Kind::Scrap, Kind::Other => [],
             Kind::Envelope => ['fits' => ['Takes cards of', '4 1/4 × 5 1/2']],
             Kind::Embellishment => ['material' => ['Material', 'enamel, wood, shell']],
             Kind::Ribbon => ['broad' => ['How broad', '5/8'], 'material' => ['Material', 'grosgrain, twine']],
@@ -37,7 +33,6 @@ final class KindFields
             Kind::Adhesive => ['sticks' => ['Sticks', 'for good, so that it can be lifted'], 'broad' => ['How broad', '1/4']],
             Kind::Tool, Kind::Machine => ['takes' => ['Takes', 'blades no. 3, plates A and B'], 'power' => ['Power', 'mains, battery, none']],
             Kind::PartFinished, Kind::FinishedPiece => ['occasion' => ['Occasion', 'birthday, thanks'], 'measures' => ['Measures', '4 1/4 × 5 1/2']],
-            Kind::Other => [],
         };
     }
 }

@@ -9,6 +9,12 @@ use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Size;
+use Lottel\Core\Paper\Grammage;
+use Lottel\Core\Paper\InvalidGrammage;
+use Lottel\Core\Paper\Sheet;
+use Lottel\Core\Paper\SheetSize;
 use Lottel\Core\Upkeep\Hazard;
 
 /**
@@ -18,7 +24,7 @@ use Lottel\Core\Upkeep\Hazard;
 final readonly class PastedThing
 {
     public const MOST_CHARACTERS = 200;
-    private const FIELDS = 5;
+    private const FIELDS = 7;
     private const MOST_PIECES = 999_999;
 
     /**
@@ -39,16 +45,18 @@ final readonly class PastedThing
         public string $season,
         public array $hazards,
         public bool $isKindGuessed,
+        public Sheet $sheet = new Sheet(),
     ) {
     }
 
     /**
-     * Reads lines of `name; maker; quantity; themes; colour`, of which only the name must be there; themes are parted by
-     * commas, a colour is a hex code or a name. Empty lines are passed over.
+     * Reads lines of `name; maker; quantity; themes; colour; size; weight`, of which only the name must be there; themes are parted
+     * by commas, a colour is a hex code or a name, size and weight are those of a sheet, such as `8 1/2 × 11` and `80 lb cover`.
+     * Empty lines are passed over.
      *
      * @return list<self>
      *
-     * @throws InvalidPaste if a line has no name, is too long, has too many fields, or its quantity cannot be read
+     * @throws InvalidPaste if a line has no name, is too long, has too many fields, or its quantity, size or weight cannot be read
      */
     public static function lines(string $text, PlaceRule $rule, QuantityText $quantities, ColourWords $colours = new ColourWords()): array
     {
@@ -79,9 +87,9 @@ final readonly class PastedThing
     /**
      * Returns a thing as a person has corrected it: kind and counting as chosen, the rest as typed.
      *
-     * @param array{string, string, string, string, string} $fields name, maker, quantity, themes, colour
+     * @param list<string> $fields name, maker, quantity, themes, colour, size, weight
      *
-     * @throws InvalidPaste if the name is empty or too long, or quantity or colour cannot be read
+     * @throws InvalidPaste if the name is empty or too long, or quantity, colour, size or weight cannot be read
      */
     public static function corrected(array $fields, int $number, Kind $kind, Tracking $tracking, QuantityText $quantities, ColourWords $colours): self
     {
@@ -108,6 +116,12 @@ final readonly class PastedThing
         return array_filter(preg_split('/\R/u', $text) ?: [], static fn (string $line): bool => '' !== trim($line));
     }
 
+    /** Returns the size that its name speaks of; null where it says one already, speaks of none, or is no sheet. */
+    public function sizeInName(LengthUnit $unit): ?Size
+    {
+        return null !== $this->sheet->size || !$this->kind->isSheet() || Kind::Envelope === $this->kind ? null : SheetSize::inName($this->name, $unit);
+    }
+
     private static function line(string $line, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours): self
     {
         $fields = array_map(trim(...), explode(';', $line));
@@ -121,7 +135,7 @@ final readonly class PastedThing
     /** @param list<string> $fields */
     private static function of(array $fields, int $number, PlaceRule $rule, QuantityText $quantities, ColourWords $colours, ?Tracking $counted = null): self
     {
-        [$name, $maker, $quantity, $themes, $colour] = $fields + ['', '', '', '', ''];
+        [$name, $maker, $quantity, $themes, $colour, $size, $weight] = $fields + array_fill(0, self::FIELDS, '');
         if ('' === $name) {
             throw InvalidPaste::noName($number);
         }
@@ -129,7 +143,7 @@ final readonly class PastedThing
             throw InvalidPaste::tooLong($number);
         }
         $guess = null === $rule->kind ? KindWords::kind($name) : null;
-        $kind = $rule->kind ?? $guess ?? Kind::Other;
+        $kind = $rule->kind ?? $guess ?? ('' === $size.$weight ? Kind::Other : Kind::Paper);
         [$tracking, $amount] = self::amount($kind, $quantity, $number, $quantities, $counted);
         $own = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $themes)), static fn (string $theme): bool => '' !== $theme)));
         [$hex, $colourName] = self::colour($colour, $number, $colours);
@@ -146,6 +160,7 @@ final readonly class PastedThing
             $rule->season,
             KindWords::hazards($kind, $name),
             null !== $guess,
+            self::sheet($kind, $size, $weight, $number, $quantities->unit),
         );
     }
 
@@ -171,6 +186,23 @@ final readonly class PastedThing
                 : [$tracking, $amount];
         } catch (RefusedMovement|InvalidLength $refused) {
             throw InvalidPaste::badQuantity($number, $refused->getMessage());
+        }
+    }
+
+    private static function sheet(Kind $kind, string $size, string $weight, int $number, LengthUnit $unit): Sheet
+    {
+        if ('' === $size.$weight) {
+            return new Sheet();
+        }
+        if (!$kind->isSheet()) {
+            throw InvalidPaste::badSize($number, 'Only papers, scraps, envelopes and bases have a size and a weight.');
+        }
+        try {
+            return new Sheet('' === $size ? null : SheetSize::read($size, $unit), '' === $weight ? null : Grammage::parse($weight));
+        } catch (InvalidLength $wrong) {
+            throw InvalidPaste::badSize($number, $wrong->getMessage());
+        } catch (InvalidGrammage $wrong) {
+            throw InvalidPaste::badWeight($number, $wrong->getMessage());
         }
     }
 

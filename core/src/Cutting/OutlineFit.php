@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Cutting;
 
+use Lottel\Core\Paper\Exact;
+use Lottel\Core\Paper\Outline;
+
 /**
  * Tells whether a rectangle with sides along the axes can lie wholly within an outline, slanting edges and holes included. Where it
  * can lie at all it can be pushed left, and then up, until it touches: its corner then is a corner of what no edge forbids, which is

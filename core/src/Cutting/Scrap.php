@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Lottel\Core\Cutting;
 
 use Lottel\Core\Colour\Lab;
+use Lottel\Core\Paper\Direction;
+use Lottel\Core\Paper\Outline;
 
 /** A scrap as it is looked for: its size or outline, colour, weight and direction. Lengths as in Piece. */
 final readonly class Scrap

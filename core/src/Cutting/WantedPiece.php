@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Cutting;
 
+use Lottel\Core\Paper\Direction;
+
 /** A piece that one looks for a scrap for: its sides, and the direction that its own pattern or grain has. Lengths as in Piece. */
 final readonly class WantedPiece
 {

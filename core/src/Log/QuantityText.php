@@ -16,7 +16,7 @@ final readonly class QuantityText
     private const LEVELS = ['full' => 8, 'a full one' => 8, 'half' => 4, 'half full' => 4, 'a quarter' => 2, 'quarter' => 2, 'three quarters' => 6];
     private const VULGAR = ['¼' => '1/4', '½' => '1/2', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8'];
 
-    public function __construct(private LengthUnit $unit)
+    public function __construct(public LengthUnit $unit)
     {
     }
 

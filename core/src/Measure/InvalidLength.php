@@ -16,6 +16,11 @@ final class InvalidLength extends \InvalidArgumentException
         return new self(\sprintf('“%s” divides by zero.', self::shortened($text)));
     }
 
+    public static function isNoSize(string $text): self
+    {
+        return new self(\sprintf('“%s” is no size of a sheet. Write it like 8 1/2 × 11, 216 × 279 mm, letter or A4.', self::shortened($text)));
+    }
+
     public static function tooLong(): self
     {
         return new self('A length may be 100 metres at the most.');

@@ -34,6 +34,11 @@ final readonly class Size
         return new self($this->height, $this->width);
     }
 
+    public function equals(?self $other): bool
+    {
+        return null !== $other && $this->width->ticks === $other->width->ticks && $this->height->ticks === $other->height->ticks;
+    }
+
     /** Whether it lies within another size as it is. */
     public function isWithin(self $other): bool
     {

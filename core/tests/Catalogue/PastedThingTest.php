@@ -12,6 +12,7 @@ use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Size;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -43,7 +44,10 @@ final class PastedThingTest extends TestCase
     /** @return iterable<array{string, string}> */
     public static function broken(): iterable
     {
-        yield ["a\nb;c;1;d;e;f", 'Line 2 has too many'];
+        yield ["a\nb;c;1;d;e;f;g;h", 'Line 2 has too many'];
+        yield ['Petrel card;;;;;wide', 'The size on line 1'];
+        yield ['Petrel card;;;;;12 × 12;80 lb', 'The weight on line 1'];
+        yield ['Gull stamps;;;;;12 × 12', 'Only papers'];
         yield ['b;c;1;d;#12', 'line 1'];
         yield [';Oddling', 'Line 1 has no name'];
         yield [str_repeat('x', 201), 'on line 1 is too long'];
@@ -87,6 +91,19 @@ final class PastedThingTest extends TestCase
     {
         [$thing] = $this->lines($line);
         self::assertSame([$tracking, $quantity], [$thing->tracking, $thing->quantity]);
+    }
+
+    public function testASheetSaysItsSizeAndItsWeight(): void
+    {
+        [$card, $plain, $unnamed] = $this->lines(
+            "Petrel card; Marrowlight Paper; 24; sea; Petrel; 8 1/2 × 11; 80 lb cover\nFog card 12x12\nMarbled; ; ; ; ; A4",
+        );
+        self::assertTrue($card->sheet->size?->equals(Size::ofSixteenths(136, 176)));
+        self::assertSame('80 lb cover', $card->sheet->weight?->exact());
+        self::assertNull($plain->sheet->size, 'what its name tells is proposed, and not written');
+        self::assertTrue($plain->sizeInName(LengthUnit::Inch)?->equals(Size::ofSixteenths(192, 192)));
+        self::assertNull($card->sizeInName(LengthUnit::Inch));
+        self::assertSame(Kind::Paper, $unnamed->kind, 'what has the size of a sheet is paper where nothing else is known');
     }
 
     public function testWhatItsPlaceSaysIsTakenOverOnceAndNothingOfWhichItNamesSeveral(): void

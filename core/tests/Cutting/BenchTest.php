@@ -6,13 +6,13 @@ namespace Lottel\Core\Tests\Cutting;
 
 use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\CutSequence;
-use Lottel\Core\Cutting\InvalidOutline;
-use Lottel\Core\Cutting\Outline;
 use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\SettingOrder;
 use Lottel\Core\Cutting\Stock;
+use Lottel\Core\Paper\InvalidOutline;
+use Lottel\Core\Paper\Outline;
 use PHPUnit\Framework\TestCase;
 
 /** What happens around a cut plan: the order of strokes, odd outlines, and finding a scrap. */

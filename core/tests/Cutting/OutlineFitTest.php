@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Lottel\Core\Tests\Cutting;
 
 use Lottel\Core\Cutting\Corner;
-use Lottel\Core\Cutting\Exact;
-use Lottel\Core\Cutting\InvalidOutline;
-use Lottel\Core\Cutting\Outline;
 use Lottel\Core\Cutting\OutlineFit;
+use Lottel\Core\Paper\Exact;
+use Lottel\Core\Paper\InvalidOutline;
+use Lottel\Core\Paper\Outline;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;

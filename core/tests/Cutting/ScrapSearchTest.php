@@ -6,13 +6,13 @@ namespace Lottel\Core\Tests\Cutting;
 
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Cutting\Direction;
 use Lottel\Core\Cutting\NearMiss;
-use Lottel\Core\Cutting\Outline;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapMatch;
 use Lottel\Core\Cutting\ScrapSearch;
 use Lottel\Core\Cutting\WantedPiece;
+use Lottel\Core\Paper\Direction;
+use Lottel\Core\Paper\Outline;
 use PHPUnit\Framework\TestCase;
 
 /** Which scrap will do, and for what the others will not. */

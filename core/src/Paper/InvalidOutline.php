@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Cutting;
+namespace Lottel\Core\Paper;
 
 final class InvalidOutline extends \InvalidArgumentException
 {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Cutting;
+namespace Lottel\Core\Paper;
 
 /**
  * Compares products of whole numbers whose values need more than 64 bits: exactly, as long as both first factors stay below 2^62

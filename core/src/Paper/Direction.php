@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Cutting;
+namespace Lottel\Core\Paper;
 
 /** Which way the pattern or grain of a paper runs. */
 enum Direction: string
@@ -15,6 +15,15 @@ enum Direction: string
     public function mayLie(self $paper, bool $isTurned): bool
     {
         return self::None === $this || self::None === $paper || ($this === $paper) === !$isTurned;
+    }
+
+    public function inWords(): string
+    {
+        return match ($this) {
+            self::None => 'no way',
+            self::Width => 'along the width',
+            self::Height => 'along the height',
+        };
     }
 
     public function turned(): self

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Cutting;
+namespace Lottel\Core\Paper;
 
 /** The outline of a scrap that is no rectangle, with its holes. Lengths as in Piece. */
 final readonly class Outline
