@@ -21,6 +21,7 @@ final class ArrowsTest extends TestCase
         'Labels' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'Log' => ['Database', 'Steps', 'Stores', 'Web'],
         'Making' => ['Catalogue', 'Database', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
+        'Paper' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'People' => ['Security', 'Steps', 'Stores', 'Web'],
         'Rounds' => ['Catalogue', 'Database', 'Find', 'Kits', 'Labels', 'Log', 'Steps', 'Stores', 'Web'],
         'Schema' => ['Catalogue', 'Kits', 'Security', 'Stores'],

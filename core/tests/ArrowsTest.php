@@ -17,7 +17,7 @@ final class ArrowsTest extends TestCase
         'Log' => ['Measure', 'Words'],
         'Kit' => ['Log', 'Measure', 'Words'],
         'Paper' => ['Measure'],
-        'Cutting' => ['Colour', 'Paper'],
+        'Cutting' => ['Colour', 'Measure', 'Paper'],
         'Catalogue' => ['Colour', 'Log', 'Measure', 'Paper', 'Upkeep', 'Words'],
         'Furniture' => ['Measure'],
         'Filing' => ['Catalogue', 'Colour'],

@@ -86,8 +86,8 @@ final class ItemController extends Page
             $item = $this->items->one($id);
             $describe($item, ItemForm::word($input, $item->record()), $item->tracking);
 
-            return Outcome::undoable($this->itemUrl($item), 'Written down.');
-        }, fn (Problem $problem): Response => $this->showItem($id, $problem));
+            return Outcome::undoable($input->has('from') ? $this->cameFrom($input) : $this->itemUrl($item), 'Written down.');
+        }, fn (Problem $problem): Response => $request->request->has('from') ? $this->showAgain($request, $problem) : $this->showItem($id, $problem));
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/companions', name: 'add_companion', methods: ['POST'])]

@@ -64,7 +64,7 @@ final readonly class DemoThing
     /** @return list<string> */
     private function words(): array
     {
-        return array_map(trim(...), explode(',', $this->words));
+        return array_map(trim(...), explode(',', (string) preg_replace('/(^|, )from .*$/D', '', $this->words)));
     }
 
     /** A rectangle whose upper right corner is cut away. */

@@ -137,6 +137,16 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%s does not live in %s. Take it in as a second one, or leave it out.', $name, $address));
     }
 
+    public static function isNoPaper(string $name): self
+    {
+        return new self(\sprintf('%s is no paper that scraps are cut from.', $name));
+    }
+
+    public static function isLargerThanItsPaper(string $size): self
+    {
+        return new self(\sprintf('A scrap is no larger than the paper that it was cut from, which is %s.', $size));
+    }
+
     public static function nothingTouched(): self
     {
         return new self('Touch a thing in the photo, and name it.');

@@ -31,6 +31,12 @@ final class MeasureExtension extends AbstractExtension
                 'size_field',
                 fn (?Size $size): string => null === $size ? '' : $this->lengthField($size->width).' × '.$this->lengthField($size->height),
             ),
+            new TwigFilter(
+                'size_short',
+                fn (?Size $size): string => null === $size
+                    ? ''
+                    : $this->frame->lengths()->number($size->width).' × '.$this->frame->lengths()->number($size->height),
+            ),
             new TwigFilter('weight', fn (int $grams): string => $this->frame->weights()->print($grams)),
             new TwigFilter('weight_field', fn (?int $grams): string => null === $grams ? '' : $this->frame->weights()->field($grams)),
             new TwigFilter('mm_field', $this->mmField(...)),

@@ -67,10 +67,10 @@ abstract class Page extends AbstractController
     protected function cameFrom(Input $input): string
     {
         [$page, $about] = explode(':', $input->text('from', 1000), 2) + ['', ''];
-        if ('find' === $page) {
+        if (\in_array($page, ['find', 'paper'], true)) {
             parse_str($about, $asked);
 
-            return $this->generateUrl('find').'?'.http_build_query(array_filter($asked, is_scalar(...)));
+            return $this->generateUrl($page).'?'.http_build_query(array_filter($asked, is_scalar(...)));
         }
 
         return 'place' === $page && 1 === preg_match('/^[A-Z]{1,3}[\w.-]{0,20}$/D', $about)

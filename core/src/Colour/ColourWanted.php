@@ -21,6 +21,12 @@ final readonly class ColourWanted
         return new self($words->read($text), Family::tryFrom(mb_strtolower(trim($text))));
     }
 
+    /** Returns the one colour that is wanted; null where every colour of a family will do. */
+    public function lab(): ?Lab
+    {
+        return null === $this->family ? Lab::of($this->colour) : null;
+    }
+
     public function isMetBy(Srgb $colour): bool
     {
         return (null !== $this->family && Family::of($colour) === $this->family) || Difference::isNear(Lab::of($this->colour), Lab::of($colour));

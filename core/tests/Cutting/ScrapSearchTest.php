@@ -6,7 +6,10 @@ namespace Lottel\Core\Tests\Cutting;
 
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Cutting\Keep;
 use Lottel\Core\Cutting\NearMiss;
+use Lottel\Core\Cutting\Part;
+use Lottel\Core\Cutting\PieceInScrap;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapMatch;
 use Lottel\Core\Cutting\ScrapSearch;
@@ -14,6 +17,8 @@ use Lottel\Core\Cutting\WantedPiece;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Outline;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /** Which scrap will do, and for what the others will not. */
 final class ScrapSearchTest extends TestCase
@@ -79,6 +84,33 @@ final class ScrapSearchTest extends TestCase
         self::assertSame(['a' => false], self::turned($found->matches));
         self::assertSame(['b' => 'weight'], self::misses($found->near));
         self::assertNull((new ScrapSearch())->among(new WantedPiece(5, 5), $scraps)->matches[0]->difference);
+    }
+
+    public function testThePieceLiesInItWithAllThatItLeavesAccountedFor(): void
+    {
+        $random = new Randomizer(new Mt19937(9));
+        $keep = new Keep(10, 20);
+        for ($case = 0; $case < 200; ++$case) {
+            $scrap = Scrap::rectangle('s', $random->getInt(30, 120), $random->getInt(30, 120));
+            $piece = new WantedPiece($random->getInt(1, 30), $random->getInt(1, 30));
+            $lies = PieceInScrap::of($scrap, $piece, false, $keep);
+            $parts = [...$lies->kept, ...$lies->waste];
+            $areas = array_sum(array_map(static fn (Part $part): int => $part->area(), $parts));
+            self::assertSame($scrap->doubledArea(), 2 * ($areas + $piece->area()), 'nothing is lost, nothing is there twice');
+            foreach ($lies->kept as $part) {
+                self::assertTrue($keep->isWorth($part->width, $part->height));
+            }
+            foreach ($lies->waste as $part) {
+                self::assertFalse($keep->isWorth($part->width, $part->height));
+            }
+        }
+        $exact = PieceInScrap::of(Scrap::rectangle('s', 34, 44), new WantedPiece(44, 34), true, $keep);
+        self::assertSame([0, [], []], [$exact->cuts, $exact->kept, $exact->waste]);
+        $l = Scrap::outlined('l', Outline::of([[10, 0], [16, 0], [16, 3], [13, 3], [13, 8], [10, 8]]));
+        $lies = PieceInScrap::of($l, new WantedPiece(3, 8), false, $keep);
+        self::assertSame([10.0, 0.0, null], [$lies->x, $lies->y, $lies->cuts]);
+        $this->expectException(\LogicException::class);
+        PieceInScrap::of($l, new WantedPiece(4, 8), false, $keep);
     }
 
     private static function lab(string $hex): Lab

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Catalogue\Item;
+use App\Catalogue\Items;
+use App\Database\Row;
+use App\Stores\Place;
+use App\Stores\Places;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Measure\Size;
+
+/** What the room has of scraps already: which are alike, where their like lives, and which sizes come up often. */
+final readonly class ScrapReading
+{
+    private const MOST_SIZES = 6;
+
+    public function __construct(private Connection $database, private Items $items, private Places $places)
+    {
+    }
+
+    /** Returns the scrap of a paper that has that size, either way round, and lives there; null where there is none. */
+    public function like(Item $paper, Size $size, ?Place $home): ?Item
+    {
+        $sides = [$size->width->ticks, $size->height->ticks];
+        $id = $this->database->fetchOne(
+            "SELECT id FROM item WHERE kind = 'scrap' AND removed_at IS NULL AND outline IS NULL AND parent_id = :paper AND tracking = 'count'
+                AND home_id IS :home AND sheet_width = :width AND sheet_height = :height ORDER BY id LIMIT 1",
+            ['paper' => $paper->id, 'home' => $home?->id, 'width' => $sides[0], 'height' => $sides[1]],
+        );
+
+        return false === $id ? null : $this->items->one(Row::number($id));
+    }
+
+    /** Returns where most scraps of a paper live, else most scraps of its colour; null where there are none. */
+    public function homeOf(Item $paper): ?Place
+    {
+        $id = $this->database->fetchOne(
+            "SELECT i.home_id FROM item i JOIN place h ON h.id = i.home_id WHERE i.kind = 'scrap' AND i.removed_at IS NULL AND h.retired_at IS NULL
+                AND (i.parent_id = :paper OR (:colour IS NOT NULL AND i.colour = :colour))
+             GROUP BY i.home_id ORDER BY sum(i.parent_id IS :paper) DESC, count(*) DESC, i.home_id LIMIT 1",
+            ['paper' => $paper->id, 'colour' => $paper->colour],
+        );
+
+        return false === $id ? null : $this->places->number(Row::number($id));
+    }
+
+    /** @return list<Size> sizes that several scraps have, the commonest first */
+    public function usualSizes(): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT sheet_width, sheet_height FROM item WHERE kind = 'scrap' AND removed_at IS NULL AND sheet_width IS NOT NULL AND outline IS NULL
+             GROUP BY sheet_width, sheet_height HAVING count(*) > 1 ORDER BY count(*) DESC, sheet_width * sheet_height LIMIT ".self::MOST_SIZES,
+        );
+
+        return Row::each($rows, static fn (Row $row): Size => Size::ofTicks($row->int('sheet_width'), $row->int('sheet_height')));
+    }
+
+    /** @return list<NamedPaper> the papers that a scrap can be cut from, those of the asked colour first */
+    public function parents(PieceQuestion $question): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT id, name, colour, colour_name FROM item WHERE kind = 'paper' AND removed_at IS NULL ORDER BY name LIMIT 600",
+        );
+        $papers = Row::each($rows, static fn (Row $row): NamedPaper => new NamedPaper($row->int('id'), $row->text('name'), $row->text('colour_name')));
+        $asked = mb_strtolower($question->fields['colour'] ?? '');
+        usort(
+            $papers,
+            static fn (NamedPaper $a, NamedPaper $b): int => (mb_strtolower($b->colourName) === $asked) <=>
+            (mb_strtolower($a->colourName) === $asked) ?:
+            strnatcasecmp($a->name, $b->name),
+        );
+
+        return $papers;
+    }
+}

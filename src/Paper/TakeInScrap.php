@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Catalogue\Item;
+use App\Catalogue\ItemIndex;
+use App\Catalogue\ItemLabels;
+use App\Catalogue\TakeIn;
+use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Stores\Place;
+use App\Stores\Places;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\LengthFormat;
+use Lottel\Core\Measure\Size;
+
+/** Keeps a scrap of a paper: more of one that is there already, or a new one with all that its paper says of it. */
+final readonly class TakeInScrap
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private ScrapReading $scraps,
+        private TakeIn $takeIn,
+        private Places $places,
+        private ItemIndex $index,
+        private ItemLabels $labels,
+    ) {
+    }
+
+    /**
+     * @param Place|null $home where it is to live; where its like lives, if nothing is said
+     *
+     * @throws StepRefused if it is no paper, or the scrap would be larger than it
+     */
+    public function __invoke(Step $step, Item $paper, Size $size, int $many, ?Place $home, LengthFormat $lengths): Item
+    {
+        if (!$paper->kind->isCut()) {
+            throw StepRefused::isNoPaper($paper->name);
+        }
+        $whole = $paper->sheet->sheet()->size;
+        if (null !== $whole && !$size->isWithin($whole) && !$size->turned()->isWithin($whole)) {
+            throw StepRefused::isLargerThanItsPaper($lengths->sides($whole->width, $whole->height));
+        }
+        $home ??= $this->scraps->homeOf($paper);
+        $scrap = $this->scraps->like($paper, $size, $home) ?? $this->made($paper, $size, $home, $lengths);
+        $this->takeIn->stock($step, $scrap, $home ?? $this->places->heap(), $many, Outside::MadeHere);
+
+        return $scrap;
+    }
+
+    private function made(Item $paper, Size $size, ?Place $home, LengthFormat $lengths): Item
+    {
+        $of = '' === $paper->colourName ? $paper->name : $paper->colourName;
+        $name = \sprintf('%s scrap %s × %s', mb_substr($of, 0, 150), $lengths->number($size->width), $lengths->number($size->height));
+        $scrap = new Item($name, Kind::Scrap, Tracking::Count, $home);
+        [$scrap->maker, $scrap->collection, $scrap->themes, $scrap->season] = [$paper->maker, $paper->collection, $paper->themes, $paper->season];
+        [$scrap->colour, $scrap->colourName, $scrap->isMulticolour] = [$paper->colour, $paper->colourName, $paper->isMulticolour];
+        $scrap->sheet->put($paper->sheet->sheet()->cutTo($size));
+        $scrap->parent = Kind::Scrap === $paper->kind ? $paper->parent : $paper;
+        $this->entities->persist($scrap);
+        $this->index->item($scrap);
+        $this->labels->wishForThing($scrap, 'new');
+
+        return $scrap;
+    }
+}
