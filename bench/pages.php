@@ -48,6 +48,8 @@ $pages = [
     'find, three words' => ['/find?q=gull+rope+quay', '/find?q=tern+net+oar'],
     'find, misspelt' => ['/find?q=petrle', '/find?q=hrabour'], 'find page, narrowed' => ['/find?q=gull&kind=die', '/find?theme=sea&unused=12'],
     'floor plan' => ['/stores/plan'], 'not filed and new' => ['/stores/queue'], 'labels to print' => ['/stores/labels'], 'legend' => ['/stores/units/C/legend'],
+    'paper' => ['/paper'],
+    'paper, a piece' => ['/paper?piece=4+x+5+1%2F4&colour=Petrel', '/paper?piece=3+x+6&colour=blue', '/paper?piece=2+x+4'],
     'log' => ['/log'],
     'log of a place' => ['/log?place=C3', '/log?place=M12'],
     'log of an item' => ['/log?item=77'],

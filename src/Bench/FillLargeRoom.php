@@ -11,6 +11,7 @@ use App\Stores\Room;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Furniture\UnitTemplate;
+use Lottel\Core\Measure\Length;
 
 /**
  * Makes a room far larger than most, for measuring: the same seed gives the same room. Movements are written straight
@@ -73,8 +74,8 @@ final class FillLargeRoom
      */
     private function items(int $count, array $places): array
     {
-        $insert = $this->database->prepare("INSERT INTO item (name, maker, kind, tracking, home_id, themes, colour, colour_name, sentiments, hazards)
-            VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, '[]')");
+        $insert = $this->database->prepare("INSERT INTO item (name, maker, kind, tracking, home_id, themes, colour, colour_name, sentiments, sheet_width,
+            sheet_height, grammage, direction, hazards) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, '[]')");
         $index = $this->database->prepare('INSERT INTO finder (rowid, name, maker, words, address)
             SELECT 2 * i.id, i.name, i.maker, i.sentiments || i.kind, p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?');
         $homes = [];
@@ -91,6 +92,7 @@ final class FillLargeRoom
                 \sprintf('#%06x', mt_rand(0, 0xFFFFFF)),
                 $this->words(1),
                 $this->words(5),
+                ...self::sheet($kind),
             ];
             foreach ($values as $position => $value) {
                 $insert->bindValue($position + 1, $value);
@@ -126,6 +128,18 @@ final class FillLargeRoom
         }
 
         return $kits;
+    }
+
+    /** @return array{int|null, int|null, int|null, string|null} width, height, weight and direction of a paper or scrap */
+    private static function sheet(string $kind): array
+    {
+        $sixteenth = intdiv(Length::TICKS_PER_INCH, 16);
+
+        return match ($kind) {
+            'paper' => [192 * $sixteenth, 192 * $sixteenth, 216_329, 'none'],
+            'scrap' => [mt_rand(16, 190) * $sixteenth, mt_rand(16, 190) * $sixteenth, 216_329, ['none', 'h', 'w'][mt_rand(0, 2)]],
+            default => [null, null, null, null],
+        };
     }
 
     /**

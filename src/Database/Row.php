@@ -157,18 +157,27 @@ final readonly class Row
     /** @return list<list<array{int, int}>> rings of corners */
     public function rings(string $column): array
     {
-        $rings = [];
         $decoded = json_decode($this->textOrNull($column) ?? '[]', true);
-        foreach (\is_array($decoded) ? $decoded : [] as $ring) {
-            $corners = [];
-            foreach (\is_array($ring) ? $ring : [] as $corner) {
-                [$x, $y] = \is_array($corner) ? $corner + [null, null] : [null, null];
-                $corners[] = \is_int($x) && \is_int($y) ? [$x, $y] : throw $this->fault($column, 'corners of two whole numbers');
-            }
-            $rings[] = $corners;
+
+        return array_map(fn (mixed $ring): array => $this->pairsOf($ring, $column), \is_array($decoded) ? array_values($decoded) : []);
+    }
+
+    /** @return list<array{int, int}> pairs of whole numbers */
+    public function pairs(string $column): array
+    {
+        return $this->pairsOf(json_decode($this->textOrNull($column) ?? '[]', true), $column);
+    }
+
+    /** @return list<array{int, int}> */
+    private function pairsOf(mixed $decoded, string $column): array
+    {
+        $pairs = [];
+        foreach (\is_array($decoded) ? $decoded : [] as $pair) {
+            [$one, $other] = \is_array($pair) ? $pair + [null, null] : [null, null];
+            $pairs[] = \is_int($one) && \is_int($other) ? [$one, $other] : throw $this->fault($column, 'pairs of whole numbers');
         }
 
-        return $rings;
+        return $pairs;
     }
 
     /** @return list<string> a list of texts that is kept as JSON */

@@ -7,7 +7,7 @@ namespace App\Paper;
 /** A paper to choose from. */
 final readonly class NamedPaper
 {
-    public function __construct(public int $id, public string $name, public string $colourName)
+    public function __construct(public int $id, public string $name)
     {
     }
 }

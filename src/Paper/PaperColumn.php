@@ -4,35 +4,44 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use App\Database\Row;
+use Lottel\Core\Colour\Family;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Measure\Size;
 
-/** All paper of one colour side by side with its scraps; a paper without a colour stands by itself. */
-final class PaperColumn
+/** All paper of one colour of one group, with its scraps; a paper without a colour stands by itself. */
+final readonly class PaperColumn
 {
-    public int $sheets = 0;
+    private const PATTERNED = 'patterned';
 
-    /** @var list<PaperRow> */
-    public array $scraps = [];
-
-    /** @var list<PaperRow> */
-    public array $papers = [];
-
-    public function __construct(public readonly string $label, public readonly ?string $colour)
-    {
+    /** @param list<Size> $scrapSizes of the scraps that are there, as far as they are known */
+    private function __construct(
+        public int $id,
+        public string $label,
+        public ?string $colour,
+        public string $group,
+        public int $sheets,
+        public int $scraps,
+        public array $scrapSizes,
+    ) {
     }
 
-    public function add(PaperRow $row): void
+    public static function of(Row $row, PaperOrder $order): self
     {
-        if ($row->isScrap()) {
-            $this->scraps[] = $row;
+        $colour = $row->textOrNull('colour');
 
-            return;
-        }
-        $this->papers[] = $row;
-        $this->sheets += $row->quantity;
+        return new self(
+            $row->int('id'),
+            $row->text('label'),
+            $colour,
+            PaperOrder::Colour === $order ? (null === $colour ? self::PATTERNED : Family::of(Srgb::ofHex($colour))->value) : $row->text('in_group'),
+            $row->int('sheets'),
+            $row->int('scraps'),
+            array_map(static fn (array $sides): Size => Size::ofTicks(...$sides), $row->pairs('scrap_sizes')),
+        );
     }
 
-    /** What is asked for where it is touched. */
+    /** What is asked for where it is touched; nothing for what has no colour. */
     public function asks(): string
     {
         return null === $this->colour ? '' : $this->label;
@@ -41,10 +50,5 @@ final class PaperColumn
     public function srgb(): ?Srgb
     {
         return null === $this->colour ? null : Srgb::ofHex($this->colour);
-    }
-
-    public function scrapsInAll(): int
-    {
-        return array_sum(array_map(static fn (PaperRow $row): int => $row->quantity, $this->scraps));
     }
 }

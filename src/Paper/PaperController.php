@@ -24,7 +24,7 @@ final class PaperController extends Page
     private const MOST_SCRAPS = 500;
 
     public function __construct(
-        private readonly PaperReading $papers,
+        private readonly PaperWall $wall,
         private readonly LookForPiece $look,
         private readonly RoomReading $room,
         private readonly ScrapReading $scraps,
@@ -42,7 +42,8 @@ final class PaperController extends Page
         return $this->render('paper/index.html.twig', [
             'question' => $question,
             'found' => $found,
-            'groups' => PaperWall::laidOut($this->papers->all(), $question->order),
+            'groups' => $this->wall->laidOut($question->order),
+            'more' => max(0, $this->wall->many() - PaperWall::MOST),
             'orders' => PaperOrder::cases(),
             'parents' => $this->scraps->parents($question),
             'usual_sizes' => $this->scraps->usualSizes(),

@@ -4,32 +4,29 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use App\Database\Row;
+use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Family;
 use Lottel\Core\Colour\RainbowOrder;
-use Lottel\Core\Colour\Srgb;
 
 /** All paper laid out in groups of columns: by family of colour in rainbow order, by collection, by maker, or by the unit it lies in. */
-final class PaperWall
+final readonly class PaperWall
 {
-    private const PATTERNED = 'patterned';
-    private const NONE = ['collection' => 'no collection', 'maker' => 'unknown maker', 'place' => 'nowhere'];
+    /** What a shelf shows at the most: where a room has more colours, those of which it has most. */
+    public const MOST = 150;
 
-    /**
-     * @param list<PaperRow> $rows
-     *
-     * @return array<string, list<PaperColumn>> columns by group
-     */
-    public static function laidOut(array $rows, PaperOrder $order): array
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** @return array<string, list<PaperColumn>> columns by group */
+    public function laidOut(PaperOrder $order): array
     {
         $groups = [];
-        foreach ($rows as $row) {
-            $group = self::group($row, $order);
-            $key = null === $row->colour ? '#'.$row->id : $row->label();
-            $groups[$group][$key] ??= new PaperColumn(null === $row->colour ? $row->name : $row->label(), $row->colour);
-            $groups[$group][$key]->add($row);
+        foreach ($this->columns($order) as $column) {
+            $groups[$column->group][] = $column;
         }
         $laid = array_map(static function (array $columns): array {
-            $columns = array_values($columns);
             usort($columns, self::compare(...));
 
             return $columns;
@@ -39,14 +36,40 @@ final class PaperWall
         return $laid;
     }
 
-    private static function group(PaperRow $row, PaperOrder $order): string
+    /** How many columns there would be. */
+    public function many(): int
     {
-        return match ($order) {
-            PaperOrder::Colour => null === $row->colour ? self::PATTERNED : Family::of(Srgb::ofHex($row->colour))->value,
-            PaperOrder::Collection => '' === $row->collection ? self::NONE['collection'] : $row->collection,
-            PaperOrder::Maker => '' === $row->maker ? self::NONE['maker'] : $row->maker,
-            PaperOrder::Place => 1 === preg_match('/^[A-Z]+/', $row->address ?? '', $m) ? $m[0] : self::NONE['place'],
+        return Row::number($this->database->fetchOne(
+            "SELECT count(DISTINCT coalesce(colour || ' ' || CASE WHEN colour_name = '' THEN name ELSE colour_name END, id)) FROM item
+             WHERE removed_at IS NULL AND kind IN ('paper', 'scrap')",
+        ));
+    }
+
+    /** @return list<PaperColumn> */
+    private function columns(PaperOrder $order): array
+    {
+        $group = match ($order) {
+            PaperOrder::Colour => "''",
+            PaperOrder::Collection => "CASE WHEN i.collection = '' THEN 'no collection' ELSE i.collection END",
+            PaperOrder::Maker => "CASE WHEN i.maker = '' THEN 'unknown maker' ELSE i.maker END",
+            PaperOrder::Place => "coalesce(u.letters, 'no home')",
         };
+        $rows = $this->database->fetchAllAssociative(
+            "WITH there AS (SELECT b.item_id, sum(b.quantity) AS stored FROM balance b JOIN place l ON l.id = b.place_id
+                WHERE l.nature IN ('storage', 'unfiled') GROUP BY b.item_id),
+             paper AS (SELECT i.id, i.kind, i.colour, i.sheet_width, i.sheet_height, i.collection, i.maker, i.home_id, coalesce(t.stored, 0) AS stored,
+                CASE WHEN i.colour IS NULL OR i.colour_name = '' THEN i.name ELSE i.colour_name END AS label
+                FROM item i LEFT JOIN there t ON t.item_id = i.id
+                WHERE i.removed_at IS NULL AND (i.kind = 'paper' OR (i.kind = 'scrap' AND t.stored > 0)))
+             SELECT min(i.id) AS id, i.label, i.colour, $group AS in_group, sum(CASE WHEN i.kind = 'paper' THEN i.stored ELSE 0 END) AS sheets,
+                sum(CASE WHEN i.kind = 'scrap' THEN i.stored ELSE 0 END) AS scraps,
+                json_group_array(json_array(i.sheet_width, i.sheet_height)) FILTER (WHERE i.kind = 'scrap' AND i.sheet_width IS NOT NULL) AS scrap_sizes
+             FROM paper i LEFT JOIN place p ON p.id = i.home_id LEFT JOIN unit u ON u.id = p.unit_id
+             GROUP BY in_group, i.colour, i.label, CASE WHEN i.colour IS NULL THEN i.id END
+             ORDER BY sum(i.stored) DESC, i.label LIMIT ".self::MOST,
+        );
+
+        return Row::each($rows, static fn (Row $row): PaperColumn => PaperColumn::of($row, $order));
     }
 
     private static function rank(string $group): int
@@ -57,7 +80,6 @@ final class PaperWall
     private static function compare(PaperColumn $a, PaperColumn $b): int
     {
         [$one, $other] = [$a->srgb(), $b->srgb()];
-
         if (null === $one || null === $other) {
             return (null === $one) <=> (null === $other) ?: strnatcasecmp($a->label, $b->label);
         }

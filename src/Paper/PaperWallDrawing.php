@@ -65,7 +65,7 @@ final readonly class PaperWallDrawing
 
     private function column(PaperColumn $column, float $x, PieceQuestion $question): string
     {
-        $says = \sprintf('%s: %s, %s', $column->label, Counted::of($column->sheets, 'sheet'), Counted::of($column->scrapsInAll(), 'scrap'));
+        $says = \sprintf('%s: %s, %s', $column->label, Counted::of($column->sheets, 'sheet'), Counted::of($column->scraps, 'scrap'));
 
         return \sprintf(
             '<a href="%s"%s><title>%s</title>%s%s%s</a>',
@@ -130,12 +130,9 @@ final readonly class PaperWallDrawing
         $scale = self::PIXELS_TO_AN_INCH / Length::TICKS_PER_INCH;
         $floor = self::height() - self::SHELF;
         $sizes = [];
-        foreach ($column->scraps as $row) {
-            $size = $row->sheet->size;
-            if (null !== $size) {
-                $sides = [$size->width->ticks * $scale, $size->height->ticks * $scale];
-                $sizes[] = [min(self::COLUMN - 2, ...$sides), min(self::SCRAPS - 6, max($sides))];
-            }
+        foreach ($column->scrapSizes as $size) {
+            $sides = [$size->width->ticks * $scale, $size->height->ticks * $scale];
+            $sizes[] = [min(self::COLUMN - 2, ...$sides), min(self::SCRAPS - 6, max($sides))];
         }
         usort($sizes, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
         $svg = '';
@@ -149,10 +146,8 @@ final readonly class PaperWallDrawing
 
     private function url(PaperColumn $column, PieceQuestion $question): string
     {
-        $id = $column->papers[0]->id ?? $column->scraps[0]->id;
-
         return '' === $column->asks()
-            ? $this->urls->generate('item', ['id' => $id])
+            ? $this->urls->generate('item', ['id' => $column->id])
             : $this->urls->generate('paper', ['colour' => $column->asks()] + $question->fields);
     }
 

@@ -58,21 +58,16 @@ final readonly class ScrapReading
         return Row::each($rows, static fn (Row $row): Size => Size::ofTicks($row->int('sheet_width'), $row->int('sheet_height')));
     }
 
-    /** @return list<NamedPaper> the papers that a scrap can be cut from, those of the asked colour first */
+    /** @return list<NamedPaper> the papers that a scrap can be cut from: those of the asked colour first, the largest of them before the others */
     public function parents(PieceQuestion $question): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "SELECT id, name, colour, colour_name FROM item WHERE kind = 'paper' AND removed_at IS NULL ORDER BY name LIMIT 600",
-        );
-        $papers = Row::each($rows, static fn (Row $row): NamedPaper => new NamedPaper($row->int('id'), $row->text('name'), $row->text('colour_name')));
-        $asked = mb_strtolower($question->fields['colour'] ?? '');
-        usort(
-            $papers,
-            static fn (NamedPaper $a, NamedPaper $b): int => (mb_strtolower($b->colourName) === $asked) <=>
-            (mb_strtolower($a->colourName) === $asked) ?:
-            strnatcasecmp($a->name, $b->name),
+            "SELECT id, name FROM item WHERE kind = 'paper' AND removed_at IS NULL
+             ORDER BY colour_name <> '' AND lower(colour_name) = :asked DESC,
+                CASE WHEN lower(colour_name) = :asked THEN coalesce(sheet_width * sheet_height, 0) END DESC, name LIMIT 200",
+            ['asked' => mb_strtolower($question->fields['colour'] ?? '')],
         );
 
-        return $papers;
+        return Row::each($rows, static fn (Row $row): NamedPaper => new NamedPaper($row->int('id'), $row->text('name')));
     }
 }

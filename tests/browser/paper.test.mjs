@@ -47,7 +47,7 @@ test('a colour is touched, and three scraps of it are kept in a row', { timeout:
     }
     await press(ada, () => ada.getByRole('button', { name: '4 × 4' }).click());
     assert.match(await ada.locator('.said').innerText(), /Buoy scrap 4 × 4 is in J2 now/);
-    await press(ada, () => ada.keyboard.press('u'));
+    await press(ada, () => ada.getByRole('button', { name: 'Undo' }).click());
     await ada.goto('/find?q=Buoy+scrap');
     const found = await ada.locator('main').innerText();
     assert.match(found, /Buoy scrap 3 × 5/);

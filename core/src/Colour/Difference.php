@@ -12,10 +12,13 @@ final class Difference
     /** Up to this difference colours are near each other (judged by eye on cardstock; common practice, no source). */
     private const NEAR = 14.0;
 
+    /** The weight of a difference in lightness is at most this (at L* 0 and 100), so that a larger one alone tells colours apart. */
+    private const MOST_FOR_LIGHTNESS = 1.75;
+
     /** Whether one would be taken for a shade of the other. */
     public static function isNear(Lab $one, Lab $other): bool
     {
-        return self::between($one, $other) <= self::NEAR;
+        return abs($one->l - $other->l) <= self::NEAR * self::MOST_FOR_LIGHTNESS && self::between($one, $other) <= self::NEAR;
     }
 
     /** Returns ΔE00 between two colours. */
