@@ -89,7 +89,7 @@ final class FillLargeRoom
                 $tracking,
                 $home,
                 json_encode([$this->words(1)]),
-                \sprintf('#%06x', mt_rand(0, 0xFFFFFF)),
+                self::colour(),
                 $this->words(1),
                 $this->words(5),
                 ...self::sheet($kind),
@@ -128,6 +128,12 @@ final class FillLargeRoom
         }
 
         return $kits;
+    }
+
+    /** One of some three hundred colours, as a large stash has them. */
+    private static function colour(): string
+    {
+        return \sprintf('#%02x%02x%02x', ...array_map(static fn (int $_): int => 20 + 35 * mt_rand(0, 6), [0, 1, 2]));
     }
 
     /** @return array{int|null, int|null, int|null, string|null} width, height, weight and direction of a paper or scrap */

@@ -13,7 +13,7 @@ use Lottel\Core\Colour\RainbowOrder;
 final readonly class PaperWall
 {
     /** What a shelf shows at the most: where a room has more colours, those of which it has most. */
-    public const MOST = 150;
+    private const MOST = 150;
 
     public function __construct(private Connection $database)
     {
@@ -36,8 +36,19 @@ final readonly class PaperWall
         return $laid;
     }
 
-    /** How many columns there would be. */
-    public function many(): int
+    /**
+     * How many colours are not shown.
+     *
+     * @param array<string, list<PaperColumn>> $shown
+     */
+    public function more(array $shown): int
+    {
+        $columns = array_sum(array_map(\count(...), $shown));
+
+        return $columns < self::MOST ? 0 : max(0, $this->many() - $columns);
+    }
+
+    private function many(): int
     {
         return Row::number($this->database->fetchOne(
             "SELECT count(DISTINCT coalesce(colour || ' ' || CASE WHEN colour_name = '' THEN name ELSE colour_name END, id)) FROM item
@@ -55,16 +66,16 @@ final readonly class PaperWall
             PaperOrder::Place => "coalesce(u.letters, 'no home')",
         };
         $rows = $this->database->fetchAllAssociative(
-            "WITH there AS (SELECT b.item_id, sum(b.quantity) AS stored FROM balance b JOIN place l ON l.id = b.place_id
-                WHERE l.nature IN ('storage', 'unfiled') GROUP BY b.item_id),
-             paper AS (SELECT i.id, i.kind, i.colour, i.sheet_width, i.sheet_height, i.collection, i.maker, i.home_id, coalesce(t.stored, 0) AS stored,
-                CASE WHEN i.colour IS NULL OR i.colour_name = '' THEN i.name ELSE i.colour_name END AS label
-                FROM item i LEFT JOIN there t ON t.item_id = i.id
-                WHERE i.removed_at IS NULL AND (i.kind = 'paper' OR (i.kind = 'scrap' AND t.stored > 0)))
+            "WITH paper AS (SELECT i.id, i.kind, i.colour, i.sheet_width, i.sheet_height, i.collection, i.maker, i.home_id,
+                CASE WHEN i.colour IS NULL OR i.colour_name = '' THEN i.name ELSE i.colour_name END AS label,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place l ON l.id = b.place_id
+                    WHERE b.item_id = i.id AND l.nature IN ('storage', 'unfiled')) AS stored
+                FROM item i WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap'))
              SELECT min(i.id) AS id, i.label, i.colour, $group AS in_group, sum(CASE WHEN i.kind = 'paper' THEN i.stored ELSE 0 END) AS sheets,
                 sum(CASE WHEN i.kind = 'scrap' THEN i.stored ELSE 0 END) AS scraps,
                 json_group_array(json_array(i.sheet_width, i.sheet_height)) FILTER (WHERE i.kind = 'scrap' AND i.sheet_width IS NOT NULL) AS scrap_sizes
              FROM paper i LEFT JOIN place p ON p.id = i.home_id LEFT JOIN unit u ON u.id = p.unit_id
+             WHERE i.kind = 'paper' OR i.stored > 0
              GROUP BY in_group, i.colour, i.label, CASE WHEN i.colour IS NULL THEN i.id END
              ORDER BY sum(i.stored) DESC, i.label LIMIT ".self::MOST,
         );
