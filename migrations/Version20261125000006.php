@@ -40,6 +40,7 @@ final class Version20261125000006 extends AbstractMigration
             "direction VARCHAR(4) DEFAULT NULL CHECK (direction IN ('none', 'w', 'h'))",
             'back_colour VARCHAR(7) DEFAULT NULL',
             "finish VARCHAR(60) NOT NULL DEFAULT ''",
+            'is_weighed BOOLEAN NOT NULL DEFAULT 0',
             'outline CLOB DEFAULT NULL',
             'parent_id INTEGER DEFAULT NULL REFERENCES item (id)',
         ] as $column) {

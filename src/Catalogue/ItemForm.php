@@ -75,14 +75,16 @@ final class ItemForm
     private static function sheet(Input $input, Sheet $before): Sheet
     {
         $size = $input->sheetSize('sheet_size');
+        $weight = $input->grammage('sheet_weight');
 
         return new Sheet(
             $size,
-            $input->grammage('sheet_weight'),
+            $weight,
             Direction::tryFrom($input->text('sheet_direction', 4)),
             $input->colour('sheet_back'),
             $input->text('sheet_finish', 60),
             true === $size?->equals($before->size) ? $before->outline : null,
+            $before->isWeighed && $weight?->exact() === $before->weight?->exact(),
         );
     }
 

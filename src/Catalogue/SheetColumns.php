@@ -38,6 +38,10 @@ final class SheetColumns
     #[ORM\Column(length: 60, options: ['default' => ''])]
     public string $finish = '';
 
+    /** Whether its weight was learned on a scale. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $isWeighed = false;
+
     /** @var list<list<array{int, int}>>|null the edge of what is no rectangle, and its holes: corners in ticks */
     #[ORM\Column(type: 'json', nullable: true)]
     public ?array $outline = null;
@@ -47,6 +51,7 @@ final class SheetColumns
         [$this->sheetWidth, $this->sheetHeight] = [$sheet->size?->width->ticks, $sheet->size?->height->ticks];
         [$this->grammage, $this->basis] = [$sheet->weight?->milligrams, $sheet->weight?->basis];
         [$this->direction, $this->backColour, $this->finish] = [$sheet->direction, $sheet->back, $sheet->finish];
+        $this->isWeighed = $sheet->isWeighed;
         $this->outline = $sheet->outline?->rings();
     }
 
@@ -61,6 +66,7 @@ final class SheetColumns
             $this->backColour,
             $this->finish,
             $this->outline ?? [],
+            $this->isWeighed,
         );
     }
 
@@ -76,6 +82,7 @@ final class SheetColumns
             $row->textOrNull('back_colour'),
             $row->text('finish'),
             $row->rings('outline'),
+            $row->flag('is_weighed'),
         );
     }
 
@@ -89,6 +96,7 @@ final class SheetColumns
         ?string $back,
         string $finish,
         array $rings,
+        bool $isWeighed,
     ): Sheet {
         return new Sheet(
             null === $width || null === $height ? null : Size::ofTicks($width, $height),
@@ -97,6 +105,7 @@ final class SheetColumns
             $back,
             $finish,
             [] === $rings ? null : Outline::of($rings[0], \array_slice($rings, 1)),
+            $isWeighed,
         );
     }
 }

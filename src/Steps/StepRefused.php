@@ -137,6 +137,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%s does not live in %s. Take it in as a second one, or leave it out.', $name, $address));
     }
 
+    public static function hasNoSize(string $name): self
+    {
+        return new self(\sprintf('How large is a sheet of %s? Say that first.', $name));
+    }
+
     public static function isNoPaper(string $name): self
     {
         return new self(\sprintf('%s is no paper that scraps are cut from.', $name));

@@ -67,7 +67,7 @@ abstract class Page extends AbstractController
     protected function cameFrom(Input $input): string
     {
         [$page, $about] = explode(':', $input->text('from', 1000), 2) + ['', ''];
-        if (\in_array($page, ['find', 'paper'], true)) {
+        if (\in_array($page, ['find', 'paper', 'weigh'], true)) {
             parse_str($about, $asked);
 
             return $this->generateUrl($page).'?'.http_build_query(array_filter($asked, is_scalar(...)));

@@ -60,6 +60,7 @@ async function allPages(page) {
         '/take-in',
         '/paper',
         '/paper?piece=4+x+5+1%2F4&colour=Petrel',
+        '/paper/weigh',
         '/paper?piece=9+x+11&colour=Starboard&direction=h&by=maker',
         `${planned}/pull/print`,
         '/stores/units/C/change',

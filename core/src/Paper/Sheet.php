@@ -14,6 +14,7 @@ final readonly class Sheet
      * @param Direction|null $direction which way its pattern or grain runs
      * @param string|null $back the colour of its other side as #rrggbb, where that is another one
      * @param Outline|null $outline in ticks, of what is no rectangle
+     * @param bool $isWeighed whether its weight was learned from sheets on a scale, and not read off a wrapper
      */
     public function __construct(
         public ?Size $size = null,
@@ -22,6 +23,7 @@ final readonly class Sheet
         public ?string $back = null,
         public string $finish = '',
         public ?Outline $outline = null,
+        public bool $isWeighed = false,
     ) {
     }
 
@@ -33,23 +35,23 @@ final readonly class Sheet
     /** Returns it with another size; a size that is said anew is that of a rectangle. */
     public function sized(?Size $size): self
     {
-        return new self($size, $this->weight, $this->direction, $this->back, $this->finish, true === $size?->equals($this->size) ? $this->outline : null);
+        return new self($size, $this->weight, $this->direction, $this->back, $this->finish, true === $size?->equals($this->size) ? $this->outline : null, $this->isWeighed);
     }
 
-    public function weighing(?Grammage $weight): self
+    public function weighing(?Grammage $weight, bool $isWeighed = false): self
     {
-        return new self($this->size, $weight, $this->direction, $this->back, $this->finish, $this->outline);
+        return new self($this->size, $weight, $this->direction, $this->back, $this->finish, $this->outline, $isWeighed);
     }
 
     public function running(?Direction $direction): self
     {
-        return new self($this->size, $this->weight, $direction, $this->back, $this->finish, $this->outline);
+        return new self($this->size, $this->weight, $direction, $this->back, $this->finish, $this->outline, $this->isWeighed);
     }
 
     /** Returns a rectangle of the same paper. */
     public function cutTo(Size $size): self
     {
-        return new self($size, $this->weight, $this->direction, $this->back, $this->finish);
+        return new self($size, $this->weight, $this->direction, $this->back, $this->finish, null, $this->isWeighed);
     }
 
     /** Returns twice its area in square ticks, a whole number; null where its size is not known. */
