@@ -172,6 +172,18 @@ final class PaperTest extends RoomTestCase
         self::assertSame(['C4' => 1, 'made here' => -1], $this->balances($scrap));
     }
 
+    public function testAScrapWithoutACornerIsKeptByItsOutline(): void
+    {
+        $this->postAndFollow('/paper/scraps', ['of' => $this->card->id, 'scrap_size' => '6 × 8 without 3 × 5', 'home' => 'C5']);
+        $scrap = $this->item($this->number("SELECT id FROM item WHERE kind = 'scrap'"));
+        self::assertSame('Petrel scrap 6 × 8, a corner missing', $scrap->name);
+        self::assertSame(2 * 33 * self::INCH ** 2, $scrap->sheet->sheet()->doubledArea());
+        self::assertSame([$scrap->name, 'Petrel card'], self::names($this->ask(['piece' => '3 × 7', 'colour' => 'Petrel']), '.piece-caption p:nth-child(2) a'));
+        self::assertSame(['Petrel card'], self::names($this->ask(['piece' => '4 × 4', 'colour' => 'Petrel']), '.piece-caption p:nth-child(2) a'));
+        $this->post('/paper/scraps', ['of' => $this->card->id, 'scrap_size' => '6 × 8 without 7 × 5', 'many' => '1', '_form' => 'scrap']);
+        $this->assertCode(422);
+    }
+
     public function testAScrapThatCannotBeIsRefused(): void
     {
         $stamps = $this->putInto('C1', 'Terns')[0];

@@ -84,7 +84,13 @@ final class WeighTest extends RoomTestCase
 
     public function testAScaleThatTellsNothingSaysWhy(): void
     {
-        foreach ([[ScaleMood::Drifting, 'does not come to rest'], [ScaleMood::ReadsNought, 'shows nothing'], [ScaleMood::Overloaded, 'more than the scale carries']] as [$mood, $says]) {
+        foreach (
+            [
+                [ScaleMood::Drifting, 'does not come to rest'],
+                [ScaleMood::ReadsNought, 'shows nothing'],
+                [ScaleMood::Overloaded, 'more than the scale carries'],
+            ] as [$mood, $says]
+        ) {
             $this->scale(521, $mood);
             $page = $this->get($this->url($this->card));
             $this->assertCode(200);
@@ -100,9 +106,10 @@ final class WeighTest extends RoomTestCase
 
     public function testACraftedFormIsRefused(): void
     {
-        foreach ([['sheets' => '-1'], ['sheets' => 'many'], ['sheets' => '40', 'place' => '99999'], ['sheets' => '40', 'paper' => '99999']] as $fields) {
+        foreach ([['sheets' => '-1'], ['sheets' => 'many'], ['sheets' => '40', 'place' => '99999'], ['sheets' => '40', 'paper' => '99999'],
+            ['sheets' => '40', 'paper' => $this->putInto('C3', 'Petrel ink')[0]->id]] as $fields) {
             $this->post('/paper/weigh', $fields + ['paper' => $this->card->id, 'place' => $this->place('C2')->id, '_form' => 'set']);
-            self::assertContains($this->code(), [404, 422], json_encode($fields, \JSON_THROW_ON_ERROR));
+            self::assertContains($this->code(), [404, 409, 422], json_encode($fields, \JSON_THROW_ON_ERROR));
         }
         self::assertSame(44, $this->balances($this->card)['C2']);
         $this->signIn('hank');

@@ -6,11 +6,10 @@ namespace App\Demo;
 
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Measure\LengthUnit;
-use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Grammage;
-use Lottel\Core\Paper\Outline;
 use Lottel\Core\Paper\Sheet;
+use Lottel\Core\Paper\SheetShape;
 use Lottel\Core\Paper\SheetSize;
 
 /** A line of the demo room's lists of things. */
@@ -52,7 +51,7 @@ final readonly class DemoThing
         }
         $size ??= Kind::Envelope === $kind ? null : SheetSize::inName($this->name, LengthUnit::Inch);
 
-        return new Sheet($size, $weight, $direction, outline: null === $size || null === $without ? null : self::withoutCorner($size, $without));
+        return new Sheet($size, $weight, $direction, outline: null === $size || null === $without ? null : SheetShape::withoutCorner($size, $without));
     }
 
     /** The name of the paper that a scrap was cut from, which may hold a comma itself; empty where nobody knows. */
@@ -65,14 +64,5 @@ final readonly class DemoThing
     private function words(): array
     {
         return array_map(trim(...), explode(',', (string) preg_replace('/(^|, )from .*$/D', '', $this->words)));
-    }
-
-    /** A rectangle whose upper right corner is cut away. */
-    private static function withoutCorner(Size $size, Size $corner): Outline
-    {
-        [$width, $height] = [$size->width->ticks, $size->height->ticks];
-        [$left, $below] = [$width - $corner->width->ticks, $corner->height->ticks];
-
-        return Outline::of([[0, 0], [$left, 0], [$left, $below], [$width, $below], [$width, $height], [0, $height]]);
     }
 }

@@ -58,18 +58,18 @@ final class PaperController extends Page
     public function scrap(Request $request, TakeInScrap $takeIn): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($takeIn): Outcome {
-            $size = $input->sheetSize($input->isEmpty('scrap_size') ? 'usual_size' : 'scrap_size');
+            $shape = $input->sheetShape($input->isEmpty('scrap_size') ? 'usual_size' : 'scrap_size');
             $many = $input->isEmpty('many') ? 1 : $input->whole('many', 1, self::MOST_SCRAPS);
             $home = $this->places->chosen($input, 'home');
             if (0 === $input->id('of')) {
                 $input->refuse('of', 'Choose the paper that it was cut from.');
             }
-            if (null === $size) {
+            if (null === $shape) {
                 $input->refuse('scrap_size', 'How large is it? Write it like 3 × 6.');
             }
             $input->check();
-            \assert(null !== $size);
-            $scrap = $takeIn($step, $this->items->one($input->id('of')), $size, $many, $home, $this->frame->lengths());
+            \assert(null !== $shape);
+            $scrap = $takeIn($step, $this->items->one($input->id('of')), $shape, $many, $home, $this->frame->lengths());
             $said = \sprintf('%s in %s now.', Counted::sentence([$scrap->name], ''), $scrap->home->address ?? 'what is not filed');
             $back = $this->cameFrom($input);
 

@@ -6,6 +6,7 @@ namespace App\Paper;
 
 use App\Catalogue\CountThing;
 use App\Catalogue\DescribeItem;
+use App\Catalogue\Item;
 use App\Catalogue\Items;
 use App\Steps\Outcome;
 use App\Steps\Step;
@@ -52,12 +53,10 @@ final class WeighController extends Page
             $sheets = $input->whole('sheets', 0, self::MOST);
             $shown = $input->text('shown', 20);
             $input->check();
-            $item = $this->items->one($input->id('paper'));
+            $item = $this->paper($input);
             $place = $this->places->storeNumber($input->id('place'));
             $difference = $count($step, $item, $place, $sheets, 'weighed'.('' === $shown ? '' : ', '.$shown));
-            $said = 0 === $difference
-                ? \sprintf('%s in %s agrees with the log: %s.', $item->name, $place->address, Counted::of($sheets, 'sheet'))
-                : \sprintf('%s in %s: %s as weighed, %d %s than the log believed.', $item->name, $place->address, Counted::of($sheets, 'sheet'), abs($difference), $difference > 0 ? 'more' : 'fewer');
+            $said = self::said($item->name.' in '.$place->address, $sheets, $difference);
 
             return Outcome::undoable($this->generateUrl('weigh', $this->reading->after((int) $item->id, (int) $place->id)), $said);
         }, fn (Problem $problem): Response => $this->show($request->request->getInt('paper'), $request->request->getInt('place'), $problem));
@@ -70,7 +69,7 @@ final class WeighController extends Page
         return $this->write($request, function (Input $input) use ($describe): Outcome {
             $sheets = $input->whole('known', 1, self::MOST);
             $input->check();
-            $item = $this->items->one($input->id('paper'));
+            $item = $this->paper($input);
             $sheet = $item->sheet->sheet();
             $area = $sheet->doubledArea() ?? throw StepRefused::hasNoSize($item->name);
             try {
@@ -106,11 +105,27 @@ final class WeighController extends Page
         }, fn (Problem $problem): Response => $this->show($request->request->getInt('paper'), $request->request->getInt('place'), $problem));
     }
 
+    /** @throws StepRefused if it has no sheets that could be weighed */
+    private function paper(Input $input): Item
+    {
+        $item = $this->items->one($input->id('paper'));
+
+        return $item->kind->isSheet() ? $item : throw StepRefused::isNoPaper($item->name);
+    }
+
+    private static function said(string $what, int $sheets, int $difference): string
+    {
+        $many = Counted::of($sheets, 'sheet');
+
+        return 0 === $difference
+            ? \sprintf('%s agrees with the log: %s.', $what, $many)
+            : \sprintf('%s: %s as weighed, %d %s than the log believed.', $what, $many, abs($difference), $difference > 0 ? 'more' : 'fewer');
+    }
+
     private function show(int $paper, int $place, ?Problem $problem): Response
     {
         $stacks = $this->reading->stacks();
-        $chosen = array_values(array_filter($stacks, static fn (StackRow $stack): bool => $stack->paper->id === $paper && (0 === $place || $stack->placeId === $place)))[0]
-            ?? $stacks[0] ?? null;
+        $chosen = WeighReading::chosen($stacks, $paper, $place);
         $reading = $trouble = null;
         try {
             $reading = $this->scale->weigh();

@@ -30,6 +30,22 @@ final readonly class WeighReading
     }
 
     /**
+     * Returns the stack that is asked for, else the first.
+     *
+     * @param list<StackRow> $stacks
+     */
+    public static function chosen(array $stacks, int $paper, int $place): ?StackRow
+    {
+        foreach ($stacks as $stack) {
+            if ($stack->paper->id === $paper && (0 === $place || $stack->placeId === $place)) {
+                return $stack;
+            }
+        }
+
+        return $stacks[0] ?? null;
+    }
+
+    /**
      * Returns what the address of the page says of the stack that comes after one; of the first, where that was the last.
      *
      * @return array{paper?: int, place?: int}

@@ -144,7 +144,7 @@ final class StepRefused extends \DomainException implements Refusal
 
     public static function isNoPaper(string $name): self
     {
-        return new self(\sprintf('%s is no paper that scraps are cut from.', $name));
+        return new self(\sprintf('%s is no paper.', $name));
     }
 
     public static function isLargerThanItsPaper(string $size): self

@@ -17,6 +17,8 @@ use Lottel\Core\Measure\Size;
 use Lottel\Core\Measure\WeightFormat;
 use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\InvalidGrammage;
+use Lottel\Core\Paper\Sheet;
+use Lottel\Core\Paper\SheetShape;
 use Lottel\Core\Paper\SheetSize;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
@@ -235,6 +237,22 @@ final class Input
         }
         try {
             return SheetSize::read($text, $this->measure);
+        } catch (InvalidLength $problem) {
+            $this->refuse($field, $problem->getMessage());
+
+            return null;
+        }
+    }
+
+    /** Reads the size or shape of a scrap; null where nothing was typed. */
+    public function sheetShape(string $field): ?Sheet
+    {
+        $text = $this->clean($field);
+        if ('' === $text) {
+            return null;
+        }
+        try {
+            return SheetShape::read($text, $this->measure);
         } catch (InvalidLength $problem) {
             $this->refuse($field, $problem->getMessage());
 

@@ -14,6 +14,7 @@ final readonly class QuantityText
 {
     private const EIGHTHS = ['⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
     private const LEVELS = ['full' => 8, 'a full one' => 8, 'half' => 4, 'half full' => 4, 'a quarter' => 2, 'quarter' => 2, 'three quarters' => 6];
+    private const REAM = 500;
     private const VULGAR = ['¼' => '1/4', '½' => '1/2', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8'];
 
     public function __construct(public LengthUnit $unit)
@@ -21,7 +22,7 @@ final readonly class QuantityText
     }
 
     /**
-     * Reads a quantity: a whole number of things; a length such as `5 m`, `2 1/2 yd` or `36` in the room's unit; or how full a
+     * Reads a quantity: a whole number of things, or of packs with so many each; a length such as `5 m`, `2 1/2 yd` or `36` in the room's unit; or how full a
      * container is, in words, as a fraction, or in eighths.
      *
      * @throws RefusedMovement if it is not whole, below 1 or out of range
@@ -40,12 +41,27 @@ final readonly class QuantityText
         return $quantity;
     }
 
+    /** Returns how many sheets or pieces packs hold together, such as 72 for `3 × 24`, `3 pads of 24` or 500 for `a ream`; null where it is no pack. */
+    private static function packed(string $text): ?int
+    {
+        if (1 === preg_match('/^(?:a|1) ream$/iD', $text)) {
+            return self::REAM;
+        }
+
+        return 1 === preg_match('/^(\d{1,6})\s*(?:[x×*]|(?:pads?|packs?|packets?|bags?)?\s*of)\s*(\d{1,6})(?:\s+(?:sheets?|pieces?))?$/iuD', $text, $m)
+            ? (int) $m[1] * (int) $m[2]
+            : null;
+    }
+
     /** Returns how a text alone says that a thing is counted, or null where any way would do. */
     public function tells(string $text): ?Tracking
     {
         $plain = mb_strtolower(trim($text));
         if (isset(self::LEVELS[$plain]) || 1 === preg_match('#^(\d/\d|[¼½¾⅛⅜⅝⅞])( full)?$#uD', $plain)) {
             return Tracking::Level;
+        }
+        if (null !== self::packed($plain)) {
+            return Tracking::Count;
         }
 
         return 1 === preg_match('/^[\d\s.,\/¼½¾⅛⅜⅝⅞]*\d?\s*(in|inch|inches|mm|cm|m|ft|foot|feet|yds?|yards?|["″”\'′’])\.?$/uD', $plain)
@@ -95,6 +111,10 @@ final readonly class QuantityText
 
     private function whole(string $text): int
     {
+        $packed = self::packed($text);
+        if (null !== $packed) {
+            return $packed;
+        }
         if (1 !== preg_match('/^[+-]?\d+$/D', $text)) {
             throw RefusedMovement::notAWholeNumber();
         }

@@ -35,7 +35,15 @@ final readonly class Sheet
     /** Returns it with another size; a size that is said anew is that of a rectangle. */
     public function sized(?Size $size): self
     {
-        return new self($size, $this->weight, $this->direction, $this->back, $this->finish, true === $size?->equals($this->size) ? $this->outline : null, $this->isWeighed);
+        return new self(
+            $size,
+            $this->weight,
+            $this->direction,
+            $this->back,
+            $this->finish,
+            true === $size?->equals($this->size) ? $this->outline : null,
+            $this->isWeighed,
+        );
     }
 
     public function weighing(?Grammage $weight, bool $isWeighed = false): self
@@ -48,10 +56,10 @@ final readonly class Sheet
         return new self($this->size, $this->weight, $direction, $this->back, $this->finish, $this->outline, $this->isWeighed);
     }
 
-    /** Returns a rectangle of the same paper. */
-    public function cutTo(Size $size): self
+    /** Returns a piece of the same paper. */
+    public function cutTo(Size $size, ?Outline $outline = null): self
     {
-        return new self($size, $this->weight, $this->direction, $this->back, $this->finish, null, $this->isWeighed);
+        return new self($size, $this->weight, $this->direction, $this->back, $this->finish, $outline, $this->isWeighed);
     }
 
     /** Returns twice its area in square ticks, a whole number; null where its size is not known. */

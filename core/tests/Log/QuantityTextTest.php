@@ -64,6 +64,23 @@ final class QuantityTextTest extends TestCase
         );
     }
 
+    public function testAPackMakesItsSheets(): void
+    {
+        $text = new QuantityText(LengthUnit::Inch);
+        foreach (['3 × 24' => 72, '3x24' => 72, '2 pads of 36' => 72, '1 pack of 50 sheets' => 50, '4 of 25' => 100, 'a ream' => 500] as $typed => $sheets) {
+            self::assertSame($sheets, $text->parse($typed, Tracking::Count), $typed);
+            self::assertSame(Tracking::Count, $text->tells($typed), $typed);
+        }
+        foreach (['0 × 24', '3 ×', '999999 × 999999'] as $none) {
+            try {
+                $text->parse($none, Tracking::Count);
+                self::fail('Taken: '.$none);
+            } catch (RefusedMovement $refused) {
+                self::assertNotSame('', $refused->getMessage());
+            }
+        }
+    }
+
     public function testWhatAFieldShowsIsReadAsTheSameAgain(): void
     {
         mt_srand(11);

@@ -14,6 +14,7 @@ use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\InvalidGrammage;
 use Lottel\Core\Paper\Outline;
 use Lottel\Core\Paper\Sheet;
+use Lottel\Core\Paper\SheetShape;
 use Lottel\Core\Paper\SheetSize;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -114,6 +115,21 @@ final class SheetTest extends TestCase
         self::assertNull($in('Petrel 12x12', LengthUnit::Millimetre), 'no sheet is 12 mm wide: what is meant is not guessed');
         foreach (['Petrel cardstock', 'Lettering pad', '3 sheets', 'A2 envelopes', 'Tower A44'] as $name) {
             self::assertNull($in($name), $name);
+        }
+    }
+
+    public function testAScrapMayLackACorner(): void
+    {
+        $l = SheetShape::read('6 × 8 without 3 × 5', LengthUnit::Inch);
+        self::assertSame(2 * (6 * 8 - 3 * 5) * 8128 ** 2, $l->doubledArea());
+        self::assertNull(SheetShape::read('6 × 8', LengthUnit::Inch)->outline);
+        foreach (['6 × 8 without 6 × 5', '6 × 8 without 3', '6 without 3 × 5', '6 × 8 without'] as $text) {
+            try {
+                SheetShape::read($text, LengthUnit::Inch);
+                self::fail($text.' was read');
+            } catch (InvalidLength $wrong) {
+                self::assertNotSame('', $wrong->getMessage());
+            }
         }
     }
 
