@@ -6,8 +6,15 @@ declare(strict_types=1);
 require dirname(__DIR__).'/vendor/autoload.php';
 
 use Lottel\Core\Cutting\CutPlanner;
+use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\Piece;
+use Lottel\Core\Cutting\Scrap;
+use Lottel\Core\Cutting\ScrapSearch;
 use Lottel\Core\Cutting\Stock;
+use Lottel\Core\Cutting\WantedPiece;
+use Lottel\Core\Paper\Direction;
+use Lottel\Core\Paper\Outline;
 use Lottel\Core\Round\FloorPlan;
 use Lottel\Core\Round\Obstacle;
 use Lottel\Core\Round\Point;
@@ -88,3 +95,23 @@ foreach ([10, 13, 30, 60] as $stops) {
         (int) round(100 * $proven / 12), 100 * array_sum($gaps) / 12, 100 * max([0.0, ...$gaps]), $times[6], end($times),
     ]);
 }
+
+echo "\n| scrap search: scraps | with an odd outline | questions | p50 ms | p95 ms |\n|---:|---:|---:|---:|---:|\n";
+mt_srand(5000);
+$scraps = [];
+for ($i = 0; $i < 5000; ++$i) {
+    [$width, $height] = [mt_rand(16, 190) * 508, mt_rand(16, 190) * 508];
+    $colour = Lab::of(Srgb::ofHex(sprintf('#%06x', 0x1F5C6B + 1111 * ($i % 60))));
+    $l = [[0, 0], [$width, 0], [$width, intdiv($height, 2)], [intdiv($width, 3), intdiv($height, 2)], [intdiv($width, 3), $height], [0, $height]];
+    $scraps[] = 0 === $i % 10
+        ? Scrap::outlined('s'.$i, Outline::of($l), $colour, 216)
+        : Scrap::rectangle('s'.$i, $width, $height, $colour, 190 + $i % 40, [Direction::None, Direction::Height, Direction::Width][$i % 3]);
+}
+$times = [];
+for ($question = 0; $question < 60; ++$question) {
+    $start = hrtime(true);
+    (new ScrapSearch(Lab::of(Srgb::ofHex('#1f5c6b')), 5, 216))->among(new WantedPiece(mt_rand(8, 80) * 508, mt_rand(8, 100) * 508), $scraps);
+    $times[] = (hrtime(true) - $start) / 1e6;
+}
+sort($times);
+printf("| 5,000 | 500 | 60 | %.0f | %.0f |\n", $times[30], $times[56]);

@@ -166,6 +166,8 @@ final class PaperTest extends RoomTestCase
             [$scrap->parent?->id, $scrap->sheet->sheet()->weight?->exact(), $scrap->colour, $scrap->sheet->sheetWidth],
             'it takes over what its paper says',
         );
+        self::assertStringContainsString('Petrel card', $this->get('/items/'.$scrap->id)->filter('.facts')->text(), 'what it was cut from');
+        self::assertStringContainsString('3 × 6', $this->get('/items/'.$this->card->id)->filter('.scraps-of')->text(), 'and which scraps there are');
         $this->postAndFollow('/paper/scraps', ['of' => $this->card->id, 'scrap_size' => '3 × 6', 'many' => '2']);
         self::assertSame(['C4' => 3, 'made here' => -3], $this->balances($scrap), 'more of the same');
         $this->postAndFollow('/log/undo', ['step' => $this->word('SELECT max(request_id) FROM movement'), 'back' => '/paper']);

@@ -14,6 +14,8 @@ use Lottel\Core\Catalogue\Thing;
 /** Items: what is written down about them, where they are, and what they have to do with each other. */
 final readonly class ItemReading
 {
+    private const MOST_OF_FAMILY = 24;
+
     public function __construct(private Connection $database)
     {
     }
@@ -182,5 +184,32 @@ final readonly class ItemReading
     private static function marks(array $items): string
     {
         return implode(', ', array_fill(0, \count($items), '?'));
+    }
+
+    /** @return list<ScrapOf> the scraps of a paper that lie in drawers, the largest first */
+    public function scrapsOf(int $paper): array
+    {
+        return $this->family(
+            "i.parent_id = ? AND b.quantity > 0 AND p.nature IN ('storage', 'unfiled') ORDER BY i.sheet_width * i.sheet_height DESC, i.id",
+            $paper,
+        );
+    }
+
+    /** Returns the paper that a scrap was cut from; null where nobody has said it. */
+    public function parentOf(int $scrap): ?ScrapOf
+    {
+        return $this->family('i.id = (SELECT parent_id FROM item WHERE id = ?) ORDER BY b.quantity DESC', $scrap)[0] ?? null;
+    }
+
+    /** @return list<ScrapOf> */
+    private function family(string $condition, int $item): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT i.*, coalesce(b.quantity, 0) AS quantity, p.address FROM item i LEFT JOIN balance b ON b.item_id = i.id
+             LEFT JOIN place p ON p.id = b.place_id WHERE i.removed_at IS NULL AND $condition LIMIT ".self::MOST_OF_FAMILY,
+            [$item],
+        );
+
+        return Row::each($rows, ScrapOf::of(...));
     }
 }

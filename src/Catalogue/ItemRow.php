@@ -78,9 +78,21 @@ final readonly class ItemRow
             : new Box(Length::ofTicks($width), Length::ofTicks($height), Length::ofTicks($depth));
     }
 
-    /** @return list<Length> the sides that are known: width, height, depth */
+    /** As it is drawn: a sheet as it lies flat, anything else as it is put away; null where neither is known. */
+    public function drawnBox(): ?Box
+    {
+        $size = $this->record->sheet->size;
+
+        return null === $size ? $this->box() : new Box($size->width, $size->height, Length::ofTicks(Length::TICKS_PER_MILLIMETRE));
+    }
+
+    /** @return list<Length> the sides that are known: width, height, depth; of a sheet width and height as it lies flat */
     public function sides(): array
     {
+        $size = $this->record->sheet->size;
+        if (null !== $size) {
+            return [$size->width, $size->height];
+        }
         $known = array_filter([$this->record->width, $this->record->height, $this->record->depth], static fn (?int $side): bool => null !== $side);
 
         return array_map(Length::ofTicks(...), array_values($known));
@@ -91,7 +103,7 @@ final readonly class ItemRow
     {
         $record = $this->record;
 
-        return !$record->sheet->isNothing()
+        return $record->sheet->hasFacts()
             || [] !== $record->details
             || '' !== $record->collection
             || '' !== $record->season

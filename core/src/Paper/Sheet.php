@@ -27,9 +27,10 @@ final readonly class Sheet
     ) {
     }
 
-    public function isNothing(): bool
+    /** Whether there is more to tell of it than size, weight and direction. */
+    public function hasFacts(): bool
     {
-        return null === $this->size && null === $this->weight && null === $this->direction && null === $this->back && '' === $this->finish;
+        return null !== $this->back || '' !== $this->finish || null !== $this->outline;
     }
 
     /** Returns it with another size; a size that is said anew is that of a rectangle. */

@@ -144,7 +144,8 @@ final class SheetTest extends TestCase
         $triangle = new Sheet(Size::ofMillimetres(210, 297), Grammage::parse('80 gsm'), outline: $half);
         self::assertEqualsWithDelta((float) $sheet->grams() / 2, $triangle->grams(), 1e-9);
         self::assertSame($sheet->doubledArea(), 2 * (int) $triangle->doubledArea());
-        self::assertTrue((new Sheet())->isNothing());
+        self::assertFalse((new Sheet())->hasFacts());
+        self::assertTrue($triangle->hasFacts());
         self::assertSame(Direction::Height, $sheet->cutTo(Size::ofMillimetres(50, 60))->direction);
     }
 }
