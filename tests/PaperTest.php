@@ -193,15 +193,16 @@ final class PaperTest extends RoomTestCase
             [
                 [['scrap_size' => ''], 422],
                 [['scrap_size' => '0 × 4'], 422],
-                [['scrap_size' => '9 × 12'], 409],
+                [['scrap_size' => '9 × 12'], 422],
                 [['scrap_size' => '3 × 6', 'many' => '0'], 422],
                 [['scrap_size' => '3 × 6', 'home' => 'Q9'], 422],
-                [['scrap_size' => '3 × 6', 'of' => $stamps->id], 409],
+                [['scrap_size' => '3 × 6', 'of' => $stamps->id], 422],
                 [['scrap_size' => '3 × 6', 'of' => '99999'], 404], [['scrap_size' => '3 × 6', 'of' => ''], 422],
             ] as [$fields, $code]
         ) {
-            $this->post('/paper/scraps', $fields + ['of' => $this->card->id, 'many' => '1', 'from' => 'paper:colour=Petrel', '_form' => 'scrap']);
+            $page = $this->post('/paper/scraps', $fields + ['of' => $this->card->id, 'many' => '1', 'from' => 'paper:colour=Petrel', '_form' => 'scrap']);
             $this->assertCode($code, json_encode($fields, \JSON_THROW_ON_ERROR));
+            self::assertCount(422 === $code ? 1 : 0, $page->filter('.scrap-in .field-error'), 'said beside its field');
         }
         self::assertSame(0, $this->number("SELECT count(*) FROM item WHERE kind = 'scrap'"));
         $this->signIn('hank');

@@ -38,17 +38,17 @@ final readonly class TakeInScrap
      * @param Sheet $shape its size, and its outline where it is no rectangle
      * @param Place|null $home where it is to live; where its like lives, if nothing is said
      *
-     * @throws StepRefused if it is no paper, or the scrap would be larger than it
+     * @throws ScrapRefused if it is no paper, or the scrap would be larger than it
      */
     public function __invoke(Step $step, Item $paper, Sheet $shape, int $many, ?Place $home, LengthFormat $lengths): Item
     {
         if (!$paper->kind->isCut()) {
-            throw StepRefused::isNoPaper($paper->name);
+            throw ScrapRefused::isOfNoPaper($paper->name);
         }
         $size = $shape->size ?? throw StepRefused::hasNoSize($paper->name);
         $whole = $paper->sheet->sheet()->size;
         if (null !== $whole && !$size->isWithin($whole) && !$size->turned()->isWithin($whole)) {
-            throw StepRefused::isLargerThanItsPaper($lengths->sides($whole->width, $whole->height));
+            throw ScrapRefused::isLargerThanItsPaper($lengths->sides($whole->width, $whole->height));
         }
         $home ??= $this->scraps->homeOf($paper);
         $scrap = (null === $shape->outline ? $this->scraps->like($paper, $size, $home) : null)

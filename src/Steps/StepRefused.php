@@ -147,11 +147,6 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%s is no paper.', $name));
     }
 
-    public static function isLargerThanItsPaper(string $size): self
-    {
-        return new self(\sprintf('A scrap is no larger than the paper that it was cut from, which is %s.', $size));
-    }
-
     public static function nothingTouched(): self
     {
         return new self('Touch a thing in the photo, and name it.');

@@ -121,9 +121,9 @@ test('a colour is chosen from the chips by touch and by keyboard', { timeout: 60
     await ada.goto('/stores/places/H7');
     await press(ada, () => ada.locator('.lying-name a').first().click());
     await press(ada, () => ada.getByRole('link', { name: 'All of its record' }).click());
-    await ada.locator('summary', { hasText: 'Choose a colour' }).focus();
+    await ada.locator('summary', { hasText: 'Choose a colour' }).first().focus();
     await ada.keyboard.press('Enter');
-    await ada.locator('.colour-chip', { hasText: /^navy$/ }).focus();
+    await ada.locator('.colour-chip', { hasText: /^navy$/ }).first().focus();
     await ada.keyboard.press('Enter');
     assert.equal(await ada.inputValue('#item-colour'), 'navy');
 });
