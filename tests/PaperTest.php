@@ -11,6 +11,7 @@ use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\Outline;
 use Lottel\Core\Paper\Sheet;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\Uid\Uuid;
 
 /** All paper, the question whether there is a piece, and scraps that are kept. */
 final class PaperTest extends RoomTestCase
@@ -172,6 +173,19 @@ final class PaperTest extends RoomTestCase
         self::assertSame(['C4' => 3, 'made here' => -3], $this->balances($scrap), 'more of the same');
         $this->postAndFollow('/log/undo', ['step' => $this->word('SELECT max(request_id) FROM movement'), 'back' => '/paper']);
         self::assertSame(['C4' => 1, 'made here' => -1], $this->balances($scrap));
+    }
+
+    public function testAPaperThatNeverMovedIsDeletedThoughItHasScraps(): void
+    {
+        $this->browser->request('POST', '/items/'.$this->card->id.'/duplicate', ['_request' => (string) Uuid::v7()]);
+        $twin = $this->number("SELECT id FROM item WHERE name LIKE 'Petrel card (copy)'");
+        $this->postAndFollow('/paper/scraps', ['of' => $twin, 'scrap_size' => '3 × 6', 'home' => 'C5']);
+        $this->postAndFollow("/items/{$twin}/delete");
+        self::assertSame(0, $this->number("SELECT count(*) FROM item WHERE id = $twin"));
+        $scrap = $this->number("SELECT id FROM item WHERE kind = 'scrap'");
+        self::assertSame(0, $this->number("SELECT parent_id IS NOT NULL FROM item WHERE id = $scrap"), 'nobody knows any more what it was cut from');
+        $this->postAndFollow('/log/undo', ['step' => $this->word('SELECT id FROM write_request ORDER BY id DESC LIMIT 1'), 'back' => '/paper']);
+        self::assertSame($twin, $this->number("SELECT parent_id FROM item WHERE id = $scrap"), 'an undo puts that back, too');
     }
 
     public function testAScrapWithoutACornerIsKeptByItsOutline(): void
