@@ -54,3 +54,23 @@ test('a colour is touched, and three scraps of it are kept in a row', { timeout:
     assert.doesNotMatch(found, /Buoy scrap 4 × 4/);
     assert.deepEqual(audit(room.data).differences, []);
 });
+
+test('two kinds are weighed in a row with Enter alone', { timeout: 60000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    await ada.goto('/paper/weigh');
+    await press(ada, () => ada.locator('.weigh-list a', { hasText: 'Petrel cardstock 12 × 12' }).click());
+    await ada.locator('summary', { hasText: 'The stand-in for a real scale' }).click();
+    await ada.getByLabel('Lay on it, in grams').fill('241');
+    await press(ada, () => ada.keyboard.press('Enter'));
+    assert.equal(await ada.locator('.scale-plate span').innerText(), '241 g');
+    assert.match(await ada.locator('.lead').innerText(), /^About 12 sheets|^12 sheets/);
+    assert.equal(await ada.evaluate(() => document.activeElement.name), 'sheets', 'Enter writes it down');
+    await press(ada, () => ada.keyboard.press('Enter'));
+    assert.match(await ada.locator('.said').innerText(), /Petrel cardstock 12 × 12 in H1: 12 sheets as weighed, 1 more than the log believed/);
+    const next = await ada.locator('.round-thing h2').innerText();
+    assert.notEqual(next.trim(), 'Petrel cardstock 12 × 12');
+    await press(ada, () => ada.keyboard.press('Enter'));
+    assert.match(await ada.locator('.said').innerText(), new RegExp(next.trim()));
+    assert.deepEqual(ada.complaints, []);
+    assert.deepEqual(audit(room.data).differences, []);
+});
