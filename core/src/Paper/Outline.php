@@ -195,7 +195,7 @@ final readonly class Outline
             }
             for ($other = $one + 1, $many = \count($edges); $other < $many; ++$other) {
                 $follows = $named[$one] === $other || $named[$other] === $one;
-                if ($follows ? self::turnsBack($edge, $edges[$other], $named[$one] === $other) : self::meet($edge, $edges[$other])) {
+                if ($follows ? self::turnsBack($edge, $edges[$other]) : self::meet($edge, $edges[$other])) {
                     throw InvalidOutline::crossesItself();
                 }
             }
@@ -209,16 +209,15 @@ final readonly class Outline
     }
 
     /**
-     * Whether of two edges that follow each other the second lies on the first again.
+     * Whether of two edges that follow each other one lies on the other again.
      *
      * @param array{int, int, int, int} $one
      * @param array{int, int, int, int} $other
      */
-    private static function turnsBack(array $one, array $other, bool $isInOrder): bool
+    private static function turnsBack(array $one, array $other): bool
     {
-        [$first, $second] = $isInOrder ? [$one, $other] : [$other, $one];
-        [$x, $y] = [$first[2] - $first[0], $first[3] - $first[1]];
-        [$nextX, $nextY] = [$second[2] - $second[0], $second[3] - $second[1]];
+        [$x, $y] = [$one[2] - $one[0], $one[3] - $one[1]];
+        [$nextX, $nextY] = [$other[2] - $other[0], $other[3] - $other[1]];
 
         return 0 === Exact::compare($x, $nextY, $y, $nextX) && $x * ($nextX <=> 0) + $y * ($nextY <=> 0) < 0;
     }

@@ -124,6 +124,38 @@ final class OutlineFitTest extends TestCase
         Outline::of($outer, $holes);
     }
 
+    /** Against another way: two edges cross where each has the ends of the other on both its sides, by floating point. */
+    public function testAnOutlineIsRefusedJustWhereItsEdgesCross(): void
+    {
+        $random = new Randomizer(new Mt19937(8));
+        $answers = ['taken' => 0, 'refused' => 0];
+        for ($case = 0; $case < 300; ++$case) {
+            $ring = self::star($random);
+            if (0 === $case % 2) {
+                [$one, $other] = [$random->getInt(0, \count($ring) - 1), $random->getInt(0, \count($ring) - 1)];
+                [$ring[$one], $ring[$other]] = [$ring[$other], $ring[$one]];
+            }
+            $crosses = self::crossesItself(array_values($ring));
+            try {
+                Outline::of(array_values($ring));
+                self::assertFalse($crosses, "case $case");
+                ++$answers['taken'];
+            } catch (InvalidOutline) {
+                self::assertTrue($crosses, "case $case");
+                ++$answers['refused'];
+            }
+        }
+        self::assertGreaterThan(60, min($answers));
+    }
+
+    public function testEdgesOnOneLineThatLieApartAreAllowed(): void
+    {
+        $comb = Outline::of([[0, 0], [9, 0], [9, 4], [7, 4], [7, 2], [5, 2], [5, 4], [3, 4], [3, 2], [2, 2], [2, 4], [0, 4]]);
+        self::assertSame(2 * (36 - 4 - 2), $comb->doubledArea());
+        self::assertNotNull((new OutlineFit($comb, 9, 2))->corner());
+        self::assertNull((new OutlineFit($comb, 3, 4))->corner());
+    }
+
     public function testProductsAreComparedBeyondSixtyFourBits(): void
     {
         $large = (1 << 61) + 12_345;
@@ -137,6 +169,24 @@ final class OutlineFitTest extends TestCase
             [$a, $b, $c, $d] = array_map(static fn (): int => $random->getInt(-40_000, 40_000), [1, 2, 3, 4]);
             self::assertSame($a * $b <=> $c * $d, Exact::compare($a, $b, $c, $d));
         }
+    }
+
+    /** @param list<array{int, int}> $ring */
+    private static function crossesItself(array $ring): bool
+    {
+        $many = \count($ring);
+        $side = static fn (int $edge, int $corner): int => ($ring[($edge + 1) % $many][0] - $ring[$edge][0]) * ($ring[$corner][1] - $ring[$edge][1])
+            <=> ($ring[($edge + 1) % $many][1] - $ring[$edge][1]) * ($ring[$corner][0] - $ring[$edge][0]);
+        for ($one = 0; $one < $many; ++$one) {
+            for ($other = $one + 2; $other < $many - (0 === $one ? 1 : 0); ++$other) {
+                $apart = [$side($one, $other) * $side($one, ($other + 1) % $many), $side($other, $one) * $side($other, ($one + 1) % $many)];
+                if (max($apart) <= 0) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     private static function plain(?Corner $corner): ?Corner

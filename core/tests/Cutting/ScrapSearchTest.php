@@ -86,6 +86,15 @@ final class ScrapSearchTest extends TestCase
         self::assertNull((new ScrapSearch())->among(new WantedPiece(5, 5), $scraps)->matches[0]->difference);
     }
 
+    public function testAnOffcutIsKeptFromOneInchByTwo(): void
+    {
+        foreach ([[12, 25, true], [25, 12, true], [10, 20, true], [9, 99, false], [12, 19, false], [99, 9, false]] as [$width, $height, $isWorth]) {
+            self::assertSame($isWorth, (new Keep(10, 20))->isWorth($width, $height), "$width × $height");
+        }
+        self::assertTrue(Keep::usual()->isWorth(8128, 16_256));
+        self::assertFalse(Keep::usual()->isWorth(8127, 99_999));
+    }
+
     public function testThePieceLiesInItWithAllThatItLeavesAccountedFor(): void
     {
         $random = new Randomizer(new Mt19937(9));
