@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Catalogue\Item;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Furniture\Cell;
 use Lottel\Core\Picture\Spot;
 use Symfony\Component\DomCrawler\Crawler;
@@ -74,6 +75,15 @@ final class PlacePhotoTest extends OwnFileTestCase
         self::assertSame(0, $this->number('SELECT count(*) FROM spot'));
         self::assertSame(0, $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL'));
         self::assertCount(0, $page->filter('.seen-place a'));
+    }
+
+    public function testPaperThatIsSeenAmongInksKeepsItsSize(): void
+    {
+        $this->place('C2')->saysKind = Kind::Ink;
+        $this->entities()->flush();
+        $page = $this->look($this->touch($this->photograph(), 150, 150), ['Harbour card; ; 12; ; ; 6 × 6']);
+        self::assertSame('paper', $page->filter('#new-kind_0 option[selected]')->attr('value'));
+        self::assertSame('6 in × 6 in', $page->filter('#new-size_0')->attr('value'));
     }
 
     public function testWhatLivesThereIsThatOne(): void

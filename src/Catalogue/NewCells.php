@@ -23,7 +23,7 @@ final readonly class NewCells
      */
     public function read(string $text, ?SeenThings $seen = null, PlaceRule $rule = new PlaceRule()): array
     {
-        $things = $this->things($text, $rule);
+        $things = PastedThing::lines($text, $rule->yielding(), $this->frame->quantities(), $this->frame->colours());
         $doubles = $this->doubles->of($things);
         $cells = [];
         foreach ($things as $line => $thing) {
@@ -31,18 +31,6 @@ final readonly class NewCells
         }
 
         return $cells;
-    }
-
-    /** @return list<PastedThing> of the kind that their name tells; where it tells none, of the kind that the place is for */
-    private function things(string $text, PlaceRule $rule): array
-    {
-        $read = fn (PlaceRule $by): array => PastedThing::lines($text, $by, $this->frame->quantities(), $this->frame->colours());
-
-        return array_map(
-            static fn (PastedThing $named, PastedThing $placed): PastedThing => $named->isKindGuessed ? $named : $placed,
-            $read($rule->ofAnyKind()),
-            $read($rule),
-        );
     }
 
     /** @param list<DoubleRow> $doubles */

@@ -11,6 +11,7 @@ use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapMatch;
 use Lottel\Core\Cutting\ScrapSearch;
 use Lottel\Core\Cutting\WantedPiece;
+use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\Size;
 
 /** Looks for a piece among the scraps and sheets that no kit wants. */
@@ -41,12 +42,16 @@ final readonly class LookForPiece
         $isScrap = static fn (ScrapMatch $match): bool => $rows[(int) $match->scrap->id]->isScrap();
         $scraps = array_values(array_filter($found->matches, $isScrap));
         $sheets = array_values(array_filter($found->matches, static fn (ScrapMatch $match): bool => !$isScrap($match)));
-        $near = array_map(static fn (NearMiss $miss): PieceMiss => new PieceMiss($rows[(int) $miss->scrap->id], $miss), $found->near);
-        usort($near, static fn (PieceMiss $a, PieceMiss $b): int => $a->distance() <=> $b->distance() ?: $a->paper->id <=> $b->paper->id);
+        $near = $found->near;
+        usort(
+            $near,
+            static fn (NearMiss $a, NearMiss $b): int => $a->distance(Length::TICKS_PER_INCH) <=> $b->distance(Length::TICKS_PER_INCH)
+                ?: (int) $a->scrap->id <=> (int) $b->scrap->id,
+        );
 
         return new PieceAnswers(
             self::answers($scraps, $sheets, $rows, $wanted),
-            \array_slice($near, 0, self::MOST_NEAR),
+            array_map(static fn (NearMiss $miss): PieceMiss => new PieceMiss($rows[(int) $miss->scrap->id], $miss), \array_slice($near, 0, self::MOST_NEAR)),
             $this->papers->unmeasured($question->colour),
             \count($scraps),
             \count($sheets),

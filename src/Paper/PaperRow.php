@@ -10,6 +10,7 @@ use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\Scrap;
+use Lottel\Core\Kit\Availability;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Sheet;
 
@@ -53,7 +54,7 @@ final readonly class PaperRow
     /** How many are left when every kit has taken what its list wants. */
     public function free(): int
     {
-        return max(0, $this->quantity - $this->wished);
+        return (new Availability($this->quantity, 0, $this->wished))->free();
     }
 
     public function isScrap(): bool

@@ -32,15 +32,4 @@ final readonly class PieceMiss
             MissReason::Direction => 'its pattern or grain runs the other way',
         };
     }
-
-    /** How far off it is, so that the nearest come first. */
-    public function distance(): float
-    {
-        return match ($this->miss->why) {
-            MissReason::Size => ($this->miss->short ?? Length::TICKS_PER_INCH) / Length::TICKS_PER_INCH,
-            MissReason::Direction => 0.3,
-            MissReason::Colour => 0.4 + ($this->miss->difference ?? 20.0) / 20,
-            MissReason::Weight => 0.6,
-        };
-    }
 }

@@ -46,9 +46,9 @@ final readonly class TakeInScrap
             throw ScrapRefused::isOfNoPaper($paper->name);
         }
         $size = $shape->size ?? throw StepRefused::hasNoSize($paper->name);
-        $whole = $paper->sheet->sheet()->size;
-        if (null !== $whole && !$size->isWithin($whole) && !$size->turned()->isWithin($whole)) {
-            throw ScrapRefused::isLargerThanItsPaper($lengths->sides($whole->width, $whole->height));
+        $whole = $paper->sheet->sheet();
+        if (null !== $whole->size && !$shape->canComeFrom($whole)) {
+            throw ScrapRefused::isLargerThanItsPaper($lengths->sides($whole->size->width, $whole->size->height));
         }
         $home ??= $this->scraps->homeOf($paper);
         $scrap = (null === $shape->outline ? $this->scraps->like($paper, $size, $home) : null)

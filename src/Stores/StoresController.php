@@ -119,23 +119,18 @@ final class StoresController extends Page
         return $names;
     }
 
-    /** The first two of what a place is filed by are asked for; where they stay, what comes after them stays, too. */
     private static function order(Input $input, PlaceLine $place): FilingScheme
     {
-        $now = $place->scheme();
         if (!$input->has('order_'.$place->id)) {
-            return $now;
+            return $place->scheme();
         }
-        $asked = array_filter([$input->text('order_'.$place->id, 20), $input->text('then_'.$place->id, 20)], static fn (string $by): bool => '' !== $by);
         try {
-            $scheme = FilingScheme::parse(implode(',', $asked));
+            return $place->scheme()->beginningWith($input->text('order_'.$place->id, 20), $input->text('then_'.$place->id, 20));
         } catch (InvalidScheme $wrong) {
             $input->refuse('order_'.$place->id, $wrong->getMessage());
 
-            return $now;
+            return $place->scheme();
         }
-
-        return $scheme->criteria === \array_slice($now->criteria, 0, 2) ? $now : $scheme;
     }
 
     /** @return array<int, string> what is written on the discs of lit places */

@@ -108,7 +108,7 @@ final readonly class PutRight
             'movement' => Row::number($this->database->fetchOne('SELECT item_id FROM movement WHERE id = ?', [$change->row])) === $item,
             'item' => $change->row === $item,
             'need' => $item === Row::number($change->became['item_id'] ?? $this->database->fetchOne('SELECT item_id FROM need WHERE id = ?', [$change->row])),
-            'label_wish' => $item === (int) ($change->became['item_id'] ?? 0),
+            'label_wish', 'put_off', 'spot' => $item === (int) ($change->became['item_id'] ?? $change->was['item_id'] ?? 0),
             'companion' => \in_array($item, [(int) ($change->became['item_id'] ?? 0), (int) ($change->became['other_id'] ?? 0)], true),
             default => false,
         };

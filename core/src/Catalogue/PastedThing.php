@@ -142,8 +142,8 @@ final readonly class PastedThing
         if (mb_strlen($name) > self::MOST_CHARACTERS || mb_strlen($maker) > 120) {
             throw InvalidPaste::tooLong($number);
         }
-        $guess = null === $rule->kind ? KindWords::kind($name) : null;
-        $kind = $rule->kind ?? $guess ?? ('' === $size.$weight ? Kind::Other : Kind::Paper);
+        $guess = null === $rule->kind || $rule->yieldsToNames ? KindWords::kind($name) : null;
+        $kind = $guess ?? $rule->kind ?? ('' === $size.$weight ? Kind::Other : Kind::Paper);
         [$tracking, $amount] = self::amount($kind, $quantity, $number, $quantities, $counted);
         $own = array_values(array_unique(array_filter(array_map(trim(...), explode(',', $themes)), static fn (string $theme): bool => '' !== $theme)));
         [$hex, $colourName] = self::colour($colour, $number, $colours);

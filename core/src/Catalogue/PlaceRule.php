@@ -7,14 +7,20 @@ namespace Lottel\Core\Catalogue;
 /** What a place says about what is put into it; new things take over what it says once, and nothing of which it names several. */
 final readonly class PlaceRule
 {
-    public function __construct(public ?Kind $kind = null, private string $maker = '', private string $theme = '', public string $season = '')
-    {
+    /** @param bool $yieldsToNames whether a kind that a name tells counts more than the one that the place is for */
+    public function __construct(
+        public ?Kind $kind = null,
+        private string $maker = '',
+        private string $theme = '',
+        public string $season = '',
+        public bool $yieldsToNames = false,
+    ) {
     }
 
-    /** Returns the same rule but for what it says of kinds. */
-    public function ofAnyKind(): self
+    /** Returns the same rule, but that a kind which a name tells counts more than what the place is for. */
+    public function yielding(): self
     {
-        return new self(null, $this->maker, $this->theme, $this->season);
+        return new self($this->kind, $this->maker, $this->theme, $this->season, true);
     }
 
     /** Returns the maker that a new thing takes over, or nothing. */

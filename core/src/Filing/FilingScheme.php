@@ -40,6 +40,19 @@ final readonly class FilingScheme implements \Stringable
         return new self([] === $criteria ? [SortBy::Name] : $criteria, $locale);
     }
 
+    /**
+     * Returns the scheme that begins with other criteria; where they are the ones it begins with already, what comes after them
+     * stays.
+     *
+     * @throws InvalidScheme if one is unknown
+     */
+    public function beginningWith(string ...$words): self
+    {
+        $asked = self::parse(implode(',', $words));
+
+        return $asked->criteria === \array_slice($this->criteria, 0, 2) ? $this : $asked;
+    }
+
     /** Returns below 0, 0 or above 0 as $a is filed before, with, or after $b. */
     public function compare(Thing $a, Thing $b): int
     {

@@ -57,6 +57,12 @@ final readonly class Sheet
         return new self($this->size, $this->weight, $direction, $this->back, $this->finish, $this->outline, $this->isWeighed);
     }
 
+    /** Whether it can have been cut from a paper, one way round or the other; where a size is not known, nothing speaks against it. */
+    public function canComeFrom(self $paper): bool
+    {
+        return null === $this->size || null === $paper->size || $this->size->isWithin($paper->size) || $this->size->turned()->isWithin($paper->size);
+    }
+
     /** Returns a piece of the same paper. */
     public function cutTo(Size $size, ?Outline $outline = null): self
     {

@@ -106,6 +106,15 @@ final class PastedThingTest extends TestCase
         self::assertSame(Kind::Paper, $unnamed->kind, 'what has the size of a sheet is paper where nothing else is known');
     }
 
+    public function testAPlaceYieldsToWhatANameTellsWhereItIsToldTo(): void
+    {
+        $rule = (new PlaceRule(Kind::Tool, 'Oddling'))->yielding();
+        [$card, $other] = PastedThing::lines("Harbour card; ; 12; ; ; 6 × 6\nHarbour wall", $rule, self::text());
+        self::assertSame([Kind::Paper, true, 'Oddling'], [$card->kind, $card->isKindGuessed, $card->maker]);
+        self::assertSame([Kind::Tool, false], [$other->kind, $other->isKindGuessed]);
+        self::assertSame(Kind::Tool, PastedThing::lines('Harbour card', new PlaceRule(Kind::Tool), self::text())[0]->kind, 'else the place counts more');
+    }
+
     public function testWhatItsPlaceSaysIsTakenOverOnceAndNothingOfWhichItNamesSeveral(): void
     {
         [$one] = $this->lines('Terns', new PlaceRule(Kind::StampSet, 'Oddling', 'seabirds', 'spring'));

@@ -7,6 +7,7 @@ namespace Lottel\Core\Tests\Cutting;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\Keep;
+use Lottel\Core\Cutting\MissReason;
 use Lottel\Core\Cutting\NearMiss;
 use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\PieceInScrap;
@@ -84,6 +85,21 @@ final class ScrapSearchTest extends TestCase
         self::assertSame(['a' => false], self::turned($found->matches));
         self::assertSame(['b' => 'weight'], self::misses($found->near));
         self::assertNull((new ScrapSearch())->among(new WantedPiece(5, 5), $scraps)->matches[0]->difference);
+    }
+
+    public function testTheNearestMissIsTheOneThatLacksLeast(): void
+    {
+        $scrap = Scrap::rectangle('s', 5, 5);
+        $misses = [
+            new NearMiss($scrap, MissReason::Size, null, 1), new NearMiss($scrap, MissReason::Direction, null, null),
+            new NearMiss($scrap, MissReason::Weight, null, null), new NearMiss($scrap, MissReason::Colour, 6.0, null),
+            new NearMiss($scrap, MissReason::Size, null, 12), new NearMiss($scrap, MissReason::Colour, 14.0, null),
+        ];
+        $distances = array_map(static fn (NearMiss $miss): float => $miss->distance(16), $misses);
+        $sorted = $distances;
+        sort($sorted);
+        self::assertSame($sorted, $distances);
+        self::assertSame(1.0, (new NearMiss($scrap, MissReason::Size, null, null))->distance(16), 'an outline without room counts as an inch');
     }
 
     public function testAnOffcutIsKeptFromOneInchByTwo(): void

@@ -146,6 +146,10 @@ final class SheetTest extends TestCase
         self::assertSame($sheet->doubledArea(), 2 * (int) $triangle->doubledArea());
         self::assertFalse((new Sheet())->hasFacts());
         self::assertTrue($triangle->hasFacts());
+        $scrap = new Sheet(Size::ofMillimetres(280, 200));
+        self::assertTrue($scrap->canComeFrom($sheet), 'turned');
+        self::assertFalse((new Sheet(Size::ofMillimetres(280, 211)))->canComeFrom($sheet));
+        self::assertTrue($scrap->canComeFrom(new Sheet()), 'nothing is known that speaks against it');
         self::assertSame(Direction::Height, $sheet->cutTo(Size::ofMillimetres(50, 60))->direction);
     }
 }
