@@ -14,6 +14,7 @@ final class ArrowsTest extends TestCase
         'Bench' => ['Database', 'Demo', 'People', 'Stores'],
         'Catalogue' => ['Database', 'Log', 'Steps', 'Stores', 'Web'],
         'Console' => ['Database'],
+        'Cutting' => ['Catalogue', 'Database', 'Kits', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
         'Demo' => ['Catalogue', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],

@@ -22,7 +22,10 @@ final readonly class DeleteItem
         if (false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ?', [$item->id])) {
             throw StepRefused::hasMoved($item->name);
         }
-        $kit = $this->database->fetchOne('SELECT k.name FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = ?', [$item->id]);
+        $kit = $this->database->fetchOne(
+            'SELECT k.name FROM kit k WHERE k.id IN (SELECT kit_id FROM need WHERE item_id = :item UNION SELECT kit_id FROM piece WHERE paper_id = :item)',
+            ['item' => $item->id],
+        );
         if (false !== $kit) {
             throw StepRefused::isOnAList($item->name, Row::word($kit));
         }

@@ -26,6 +26,7 @@ final readonly class OwnTables
         $this->catalogue($schema);
         $this->labels($schema);
         $this->rounds($schema);
+        $this->cuts($schema);
     }
 
     private function steps(Schema $schema): void
@@ -108,6 +109,27 @@ final readonly class OwnTables
         $this->reference($off, 'kit');
         $this->reference($off, 'item');
         $off->addUniqueIndex(['kit_id', 'item_id'], 'put_off_kit');
+    }
+
+    private function cuts(Schema $schema): void
+    {
+        $cut = $this->numbered($schema, 'cut');
+        $this->reference($cut, 'movement');
+        foreach (['width', 'height', 'sheets'] as $column) {
+            $cut->addColumn($column, Types::INTEGER);
+        }
+        $cut->addUniqueIndex(['movement_id'], 'cut_movement');
+
+        $part = $this->numbered($schema, 'cut_part');
+        $part->addColumn('cut_id', Types::INTEGER);
+        $part->addForeignKeyConstraint('cut', ['cut_id'], ['movement_id'], ['deferrable' => true, 'deferred' => true]);
+        $this->reference($part, 'movement', isRequired: false);
+        $this->text($part, 'fate', 6);
+        foreach (['width', 'height', 'quantity'] as $column) {
+            $part->addColumn($column, Types::INTEGER);
+        }
+        $part->addIndex(['cut_id'], 'cut_part_cut');
+        $part->addIndex(['movement_id'], 'cut_part_movement');
     }
 
     private function labels(Schema $schema): void

@@ -16,6 +16,7 @@ final readonly class StepJournal
     public const TABLES = [
         'room' => [], 'unit' => [], 'place' => [], 'item' => ['used_at', 'since'], 'companion' => [], 'kit' => [], 'need' => [],
         'label_wish' => [], 'saved_search' => [], 'label_sheet' => [], 'spot' => [], 'put_off' => [],
+        'piece' => [], 'sheet_in_work' => [], 'cut_plan' => ['setting', 'effort'],
     ];
 
     public function __construct(private Connection $database)

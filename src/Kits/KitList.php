@@ -37,23 +37,37 @@ final readonly class KitList
         return $need;
     }
 
+    /** So many sheets are for the kit's cuts, and were not on its list. */
+    public function addForCuts(Kit $kit, Item $item, int $sheets): void
+    {
+        $need = new Need($kit, $item, $sheets);
+        $need->wantForCuts($sheets, 0);
+        $this->entities->persist($need);
+    }
+
     /**
      * @throws RefusedMovement if the quantity cannot be
-     * @throws RefusedStep if the kit is closed
+     * @throws RefusedStep if the kit is closed, or its cuts want more
      */
     public function change(Need $need, int $quantity): void
     {
         $need->kit->checkOpen();
+        if ($quantity < $need->toCut()) {
+            throw StepRefused::isForCutting($need->item->name, $need->toCut());
+        }
         $need->want($quantity);
     }
 
     /**
-     * @throws StepRefused if some of it is on the tray
+     * @throws StepRefused if some of it is on the tray, or is to be cut
      * @throws RefusedStep if the kit is closed
      */
     public function remove(Need $need): void
     {
         $need->kit->checkOpen();
+        if ($need->toCut() > 0) {
+            throw StepRefused::isForCutting($need->item->name, $need->toCut());
+        }
         if ($need->isBegun()) {
             throw StepRefused::isOnTheTray($need->item->name);
         }

@@ -63,7 +63,9 @@ final readonly class KitReading
         $row = $this->database->fetchNumeric(
             'SELECT k.stage, k.tray_id, (SELECT max(id) FROM movement WHERE kit_id = k.id),
                     (SELECT group_concat(n.id || n.state || n.taken || n.quantity) FROM need n WHERE n.kit_id = k.id),
-                    (SELECT group_concat(o.item_id) FROM put_off o WHERE o.kit_id = k.id) FROM kit k WHERE k.id = ?',
+                    (SELECT group_concat(o.item_id) FROM put_off o WHERE o.kit_id = k.id),
+                    (SELECT group_concat(s.id || s.tree) FROM sheet_in_work s WHERE s.kit_id = k.id),
+                    (SELECT group_concat(c.id || c.quantity || c.scored) FROM piece c WHERE c.kit_id = k.id) FROM kit k WHERE k.id = ?',
             [$id],
         );
 

@@ -25,6 +25,10 @@ class Need
     #[ORM\Column(options: ['default' => 0])]
     private int $taken = 0;
 
+    /** How many of them are for the kit's cuts; what is wanted besides, a person has asked for. */
+    #[ORM\Column(options: ['default' => 0])]
+    private int $toCut = 0;
+
     #[ORM\Column(length: 10)]
     private NeedState $state = NeedState::Open;
 
@@ -47,6 +51,27 @@ class Need
     public function isBegun(): bool
     {
         return $this->taken > 0;
+    }
+
+    /** Whether the kit's cuts want it, and how many. */
+    public function toCut(): int
+    {
+        return $this->toCut;
+    }
+
+    /** Whether anything is left of the line when the cuts want so many: by hand, or on the tray already. */
+    public function isWantedWithCuts(int $sheets): bool
+    {
+        return $this->taken > 0 || $this->quantity - $this->toCut + $sheets > 0;
+    }
+
+    /** So many of them are for the kit's cuts from now on. */
+    public function wantForCuts(int $sheets, ?int $byHand = null): void
+    {
+        $byHand ??= $this->quantity - $this->toCut;
+        $quantity = max($this->taken, $byHand + $sheets);
+        $this->want($quantity);
+        $this->toCut = $quantity - $byHand;
     }
 
     /**

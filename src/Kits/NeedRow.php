@@ -23,6 +23,7 @@ final readonly class NeedRow
         private int $onTrays,
         private int $wanted,
         public ?string $otherKits,
+        public int $toCut,
     ) {
     }
 
@@ -39,6 +40,7 @@ final readonly class NeedRow
             $row->int('on_trays'),
             $row->int('wanted'),
             $row->textOrNull('other_kits'),
+            $row->int('to_cut'),
         );
     }
 

@@ -25,9 +25,11 @@ final readonly class LogBook
     /**
      * @param ForKit|null $for the kit for which it moves, which alone may use its tray
      *
+     * @return int the number of its line in the log
+     *
      * @throws RefusedMovement if the laws of the log refuse it
      */
-    public function move(Step $step, Movement $movement, ?ForKit $for = null, string $note = ''): void
+    public function move(Step $step, Movement $movement, ?ForKit $for = null, string $note = ''): int
     {
         $this->entities->flush();
         foreach ([$movement->from, $movement->to] as $place) {
@@ -35,7 +37,8 @@ final readonly class LogBook
                 throw RefusedMovement::notItsTray($place->label);
             }
         }
-        $this->post($step, $movement, $for?->kit, $note, null);
+
+        return $this->post($step, $movement, $for?->kit, $note, null);
     }
 
     /**
@@ -96,7 +99,7 @@ final readonly class LogBook
         return Row::number($this->database->fetchOne('SELECT count(*) FROM balance WHERE place_id = ?', [$place]));
     }
 
-    private function post(Step $step, Movement $movement, ?int $kitId, string $note, ?int $reversesId): void
+    private function post(Step $step, Movement $movement, ?int $kitId, string $note, ?int $reversesId): int
     {
         $balances = $this->balances($movement);
         $balances->post($movement);
@@ -113,9 +116,12 @@ final readonly class LogBook
             'note' => mb_substr($note, 0, 300),
             'request_id' => $step->requestId,
         ]);
+        $line = (int) $this->database->lastInsertId();
         foreach ([$movement->from->id, $movement->to->id] as $place) {
             $this->store($movement->item, $place, $balances->of($movement->item, $place));
         }
+
+        return $line;
     }
 
     private function balances(Movement $movement): Balances

@@ -27,7 +27,11 @@ final readonly class BenchReading
         $makes = Makes::read($kit->makes);
         $made = $this->made($kit->id);
         $pieces = array_map(static fn (MadePiece $piece): int => $piece->item, $made);
-        $tray = array_values(array_filter($this->kits->tray($kit->id), static fn (TrayRow $row): bool => !\in_array($row->thing->id, $pieces, true)));
+        $toCut = $this->toCut($kit->id);
+        $tray = array_values(array_filter(
+            $this->kits->tray($kit->id),
+            static fn (TrayRow $row): bool => !\in_array($row->thing->id, $pieces, true) && $row->quantity > ($toCut[$row->thing->id] ?? 0),
+        ));
         $lasting = array_values(array_filter($tray, static fn (TrayRow $row): bool => $row->thing->lasts()));
         $usedUp = array_values(array_filter($tray, static fn (TrayRow $row): bool => !\in_array($row, $lasting, true)));
         $lines = $this->lines($kit->id, $usedUp);
@@ -51,16 +55,18 @@ final readonly class BenchReading
     {
         $used = $this->used($kit);
         $wanted = $onTray = $lines = [];
+        $papers = $this->papers($kit);
         foreach ($this->kits->needs($kit) as $need) {
-            if (!$need->isGone() && !$need->thing->lasts()) {
+            if (!$need->isGone() && !$need->thing->lasts() && !\in_array($need->thing->id, $papers, true)) {
                 $wanted[$need->thing->id] = $need;
             }
         }
+        $pieces = $this->pieces($kit);
         foreach ($usedUp as $row) {
             $onTray[$row->thing->id] = $row;
         }
         foreach ($wanted + $onTray as $item => $row) {
-            $quantity = isset($wanted[$item]) ? $wanted[$item]->quantity : 0;
+            $quantity = $pieces[$item] ?? (isset($wanted[$item]) ? $wanted[$item]->quantity : 0);
             $there = isset($onTray[$item]) ? $onTray[$item]->quantity : 0;
             $lines[$item] = new BenchLine($item, $row->thing->name, $row->thing->tracking, $quantity, $used[$item] ?? 0, $there);
         }
@@ -68,20 +74,45 @@ final readonly class BenchReading
         return $lines;
     }
 
+    /** @return array<int, int> how many sheets of each paper are to be cut, by item */
+    private function toCut(int $kit): array
+    {
+        return $this->counts('SELECT item_id, count(*) AS many FROM sheet_in_work
+            WHERE kit_id = ? AND NOT is_logged AND json_extract(tree, \'$.piece\') IS NULL GROUP BY item_id', $kit);
+    }
+
+    /** @return list<int> the papers that the kit cuts */
+    private function papers(int $kit): array
+    {
+        return array_keys($this->counts('SELECT item_id, count(*) AS many FROM sheet_in_work
+            WHERE kit_id = ? AND json_extract(tree, \'$.piece\') IS NULL GROUP BY item_id', $kit));
+    }
+
+    /** @return array<int, int> how many cut pieces the kit wants of each kind, by item */
+    private function pieces(int $kit): array
+    {
+        return $this->counts('SELECT item_id, sum(quantity) AS many FROM piece WHERE kit_id = ? AND item_id IS NOT NULL GROUP BY item_id', $kit);
+    }
+
+    /** @return array<int, int> by item */
+    private function counts(string $sql, int $kit): array
+    {
+        $counts = [];
+        foreach ($this->database->fetchAllAssociative($sql, [$kit]) as $columns) {
+            $row = new Row($columns);
+            $counts[$row->int('item_id')] = $row->int('many');
+        }
+
+        return $counts;
+    }
+
     /** @return array<int, int> how much of each thing a kit has used up, by item */
     private function used(int $kit): array
     {
-        $rows = $this->database->fetchAllAssociative(
-            "SELECT m.item_id, sum(m.quantity) AS used FROM movement m WHERE m.kit_id = ? AND +m.reason = 'use' AND ".self::STANDS.' GROUP BY m.item_id',
-            [$kit],
+        return $this->counts(
+            "SELECT m.item_id, sum(m.quantity) AS many FROM movement m WHERE m.kit_id = ? AND +m.reason = 'use' AND ".self::STANDS.' GROUP BY m.item_id',
+            $kit,
         );
-        $used = [];
-        foreach ($rows as $columns) {
-            $row = new Row($columns);
-            $used[$row->int('item_id')] = $row->int('used');
-        }
-
-        return $used;
     }
 
     /** @return list<MadePiece> */

@@ -8,7 +8,6 @@ use App\Catalogue\Item;
 use App\Catalogue\Items;
 use App\Database\Row;
 use App\Stores\Place;
-use App\Stores\Places;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Measure\Size;
 
@@ -17,7 +16,7 @@ final readonly class ScrapReading
 {
     private const MOST_SIZES = 6;
 
-    public function __construct(private Connection $database, private Items $items, private Places $places)
+    public function __construct(private Connection $database, private Items $items)
     {
     }
 
@@ -32,19 +31,6 @@ final readonly class ScrapReading
         );
 
         return false === $id ? null : $this->items->one(Row::number($id));
-    }
-
-    /** Returns where most scraps of a paper live, else most scraps of its colour; null where there are none. */
-    public function homeOf(Item $paper): ?Place
-    {
-        $id = $this->database->fetchOne(
-            "SELECT i.home_id FROM item i JOIN place h ON h.id = i.home_id WHERE i.kind = 'scrap' AND i.removed_at IS NULL AND h.retired_at IS NULL
-                AND (i.parent_id = :paper OR (:colour IS NOT NULL AND i.colour = :colour))
-             GROUP BY i.home_id ORDER BY sum(i.parent_id IS :paper) DESC, count(*) DESC, i.home_id LIMIT 1",
-            ['paper' => $paper->id, 'colour' => $paper->colour],
-        );
-
-        return false === $id ? null : $this->places->number(Row::number($id));
     }
 
     /** @return list<Size> sizes that several scraps have, the commonest first */

@@ -5,17 +5,12 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Catalogue\Item;
-use App\Catalogue\ItemIndex;
-use App\Catalogue\ItemLabels;
 use App\Catalogue\TakeIn;
 use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Stores\Place;
 use App\Stores\Places;
-use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Log\Outside;
-use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Outline;
@@ -25,12 +20,10 @@ use Lottel\Core\Paper\Sheet;
 final readonly class TakeInScrap
 {
     public function __construct(
-        private EntityManagerInterface $entities,
-        private ScrapReading $scraps,
+        private ScrapsOfPaper $scraps,
+        private OffcutHomes $homes,
         private TakeIn $takeIn,
         private Places $places,
-        private ItemIndex $index,
-        private ItemLabels $labels,
     ) {
     }
 
@@ -50,27 +43,9 @@ final readonly class TakeInScrap
         if (null !== $whole->size && !$shape->canComeFrom($whole)) {
             throw ScrapRefused::isLargerThanItsPaper($lengths->sides($whole->size->width, $whole->size->height));
         }
-        $home ??= $this->scraps->homeOf($paper);
-        $scrap = (null === $shape->outline ? $this->scraps->like($paper, $size, $home) : null)
-            ?? $this->made($paper, $size, $shape->outline, $home, $lengths);
+        $home ??= $this->homes->of($paper);
+        $scrap = $this->scraps->of($paper, $whole->cutTo($size, $shape->outline), $home, $lengths);
         $this->takeIn->stock($step, $scrap, $home ?? $this->places->heap(), $many, Outside::MadeHere);
-
-        return $scrap;
-    }
-
-    private function made(Item $paper, Size $size, ?Outline $outline, ?Place $home, LengthFormat $lengths): Item
-    {
-        $of = '' === $paper->colourName ? $paper->name : $paper->colourName;
-        $name = \sprintf('%s scrap %s × %s', mb_substr($of, 0, 150), $lengths->number($size->width), $lengths->number($size->height))
-            .(null === $outline ? '' : ', a corner missing');
-        $scrap = new Item($name, Kind::Scrap, Tracking::Count, $home);
-        [$scrap->maker, $scrap->collection, $scrap->themes, $scrap->season] = [$paper->maker, $paper->collection, $paper->themes, $paper->season];
-        [$scrap->colour, $scrap->colourName, $scrap->isMulticolour] = [$paper->colour, $paper->colourName, $paper->isMulticolour];
-        $scrap->sheet->put($paper->sheet->sheet()->cutTo($size, $outline));
-        $scrap->parent = Kind::Scrap === $paper->kind ? $paper->parent : $paper;
-        $this->entities->persist($scrap);
-        $this->index->item($scrap);
-        $this->labels->wishForThing($scrap, 'new');
 
         return $scrap;
     }

@@ -32,6 +32,26 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%s is in no drawer now, as far as the log knows.', $item));
     }
 
+    public static function isNotOnTheTable(): self
+    {
+        return new self('That sheet is not on the table any more, or was cut in the meantime; this is how it stands.');
+    }
+
+    public static function isScoredAlready(string $piece): self
+    {
+        return new self(\sprintf('So many of “%s” are not left to be scored; this is how it stands.', $piece));
+    }
+
+    public static function isCutAlready(string $piece, int $there): self
+    {
+        return new self(\sprintf('%d of “%s” are cut or being cut already; it cannot be fewer.', $there, $piece));
+    }
+
+    public static function isForCutting(string $item, int $sheets): self
+    {
+        return new self(\sprintf('%d of %s are for the cuts of this kit. Change its pieces, and the list follows.', $sheets, $item));
+    }
+
     public static function isOnTheTray(string $item): self
     {
         return new self(\sprintf('%s is on the tray already. Return it, then take it off the list.', $item));

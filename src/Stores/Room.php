@@ -18,6 +18,9 @@ class Room
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $plan = [];
 
+    #[ORM\Embedded(columnPrefix: false)]
+    public TrimmerColumns $trimmer;
+
     public function __construct(
         #[ORM\Column(length: 120)]
         public string $name,
@@ -26,6 +29,7 @@ class Room
         #[ORM\Column(length: 64)]
         public string $timeZone,
     ) {
+        $this->trimmer = new TrimmerColumns();
     }
 
     public function measureIn(LengthUnit $measure, string $timeZone): void

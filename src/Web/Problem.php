@@ -7,6 +7,8 @@ namespace App\Web;
 use App\Database\RoomUnavailable;
 use App\Steps\Refusal;
 use Lottel\Core\Catalogue\InvalidPaste;
+use Lottel\Core\Cutting\InvalidPieces;
+use Lottel\Core\Cutting\RefusedCut;
 use Lottel\Core\Filing\InvalidScheme;
 use Lottel\Core\Furniture\InvalidAddress;
 use Lottel\Core\Furniture\InvalidUnit;
@@ -46,6 +48,8 @@ final readonly class Problem
             $exception instanceof InvalidLength => [422, ['quantity' => $exception->getMessage()]],
             $exception instanceof InvalidWeight => [422, ['grams' => $exception->getMessage()]],
             $exception instanceof RefusedMovement => [422, ['quantity' => $exception->inWords($quantities)]],
+            $exception instanceof InvalidPieces => [422, ['pieces' => $exception->getMessage()]],
+            $exception instanceof RefusedCut => null === $exception->field ? [409, []] : [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof RefusedRetracking => [422, ['becomes' => $exception->getMessage()]],
             $exception instanceof Refusal => null === $exception->field() ? [409, []] : [422, [$exception->field() => $exception->getMessage()]],
             $exception instanceof RefusedStep => [409, []],

@@ -16,18 +16,30 @@ final readonly class CutSequence
     {
     }
 
+    /** What one cut takes: set and made, one more at the same setting, and one score, in seconds (typical, from memory). */
+    private const SECONDS_SET = 20;
+    private const SECONDS_MORE = 8;
+    private const SECONDS_SCORE = 10;
+
     /** @return list<CutStep> */
     public function of(CutPlan $plan): array
     {
-        /** @var list<array{int, string, Part}> $open */
-        $open = [];
-        foreach ($plan->used as $number => $cut) {
-            $open[] = [$number, '1', $cut->root];
-        }
-        $open = array_values(array_filter($open, static fn (array $part): bool => null !== $part[2]->first));
+        return $this->goOn(array_map(static fn (int $number, CutStock $cut): array => [$number, '1', $cut->root], array_keys($plan->used), $plan->used));
+    }
+
+    /**
+     * Returns the cuts of parts that lie on the table.
+     *
+     * @param list<array{int, string, Part}> $parts the number of each one's sheet, and its name there
+     * @param int|null $setting what the trimmer is set to now
+     *
+     * @return list<CutStep>
+     */
+    public function goOn(array $parts, ?int $setting = null): array
+    {
+        $open = array_values(array_filter($parts, static fn (array $part): bool => null !== $part[2]->first));
         $steps = [];
-        $order = (new SettingOrder())->of($plan);
-        $setting = null;
+        $order = (new SettingOrder())->after(array_column($open, 2), $setting);
         while ([] !== $open) {
             $here = array_filter($open, fn (array $part): bool => null !== $setting && \in_array($setting, $this->settings($part[2]), true));
             $isNew = [] === $here;
@@ -36,11 +48,15 @@ final readonly class CutSequence
                 $here = array_filter($open, fn (array $part): bool => \in_array($setting, $this->settings($part[2]), true));
             }
             $stack = $this->stack($here);
+            $part = $open[$stack[0]][2];
             $steps[] = new CutStep(
                 (int) $setting,
-                $this->edge($open[$stack[0]][2], (int) $setting),
+                $this->edge($part, (int) $setting),
                 array_map(static fn (int $at): array => [$open[$at][0], $open[$at][1]], $stack),
                 $isNew,
+                $part->width,
+                $part->height,
+                $part->isCutAlongX,
             );
             $open = $this->after($open, $stack);
         }
@@ -62,6 +78,18 @@ final readonly class CutSequence
     public static function price(array $steps, int $centsPerCut): int
     {
         return \count($steps) * $centsPerCut;
+    }
+
+    /**
+     * Returns about how long the cuts take at home, in seconds.
+     *
+     * @param list<CutStep> $steps
+     */
+    public static function seconds(array $steps, int $scores): int
+    {
+        $settings = self::settingsOf(...$steps);
+
+        return $settings * self::SECONDS_SET + (\count($steps) - $settings) * self::SECONDS_MORE + $scores * self::SECONDS_SCORE;
     }
 
     /** @return list<int> the two settings at which a part's cut can be made */

@@ -10,8 +10,55 @@ namespace Lottel\Core\Cutting;
  */
 final readonly class CutStep
 {
-    /** @param list<array{int, string}> $parts */
-    public function __construct(public int $setting, public string $edge, public array $parts, public bool $isNewSetting)
+    /**
+     * @param string $edge left, right, upper or lower
+     * @param list<array{int, string}> $parts
+     * @param int $width of each part in hand
+     */
+    public function __construct(
+        public int $setting,
+        public string $edge,
+        public array $parts,
+        public bool $isNewSetting,
+        public int $width,
+        public int $height,
+        public bool $isCutAlongX,
+    ) {
+    }
+
+    /** Which edge lies against the stop: the `short` or the `long` one, or `any` of a square. */
+    public function side(): string
     {
+        [$edge, $other] = $this->isCutAlongX ? [$this->height, $this->width] : [$this->width, $this->height];
+
+        return $edge === $other ? 'any' : ($edge < $other ? 'short' : 'long');
+    }
+
+    /** Returns where the cut is, from the left or the upper edge. */
+    public function at(): int
+    {
+        return $this->atWhenSetTo($this->setting);
+    }
+
+    /** Returns where a cut would be with the same edge against the stop and the trimmer set to something else. */
+    public function atWhenSetTo(int $setting): int
+    {
+        return match ($this->edge) {
+            'left', 'upper' => $setting,
+            'right' => $this->width - $setting,
+            default => $this->height - $setting,
+        };
+    }
+
+    /** Returns the length of a part in hand along the trimmer's rule. */
+    public function along(): int
+    {
+        return $this->isCutAlongX ? $this->width : $this->height;
+    }
+
+    /** Returns how long the cut is. */
+    public function across(): int
+    {
+        return $this->isCutAlongX ? $this->height : $this->width;
     }
 }

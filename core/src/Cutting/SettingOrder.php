@@ -28,20 +28,33 @@ final class SettingOrder
     /** @return list<int> */
     public function of(CutPlan $plan): array
     {
+        return $this->after(array_map(static fn (CutStock $cut): Part => $cut->root, $plan->used), null);
+    }
+
+    /**
+     * Returns the settings that follow the present one, at which all is cut first that can be.
+     *
+     * @param list<Part> $parts
+     *
+     * @return list<int>
+     */
+    public function after(array $parts, ?int $setting): array
+    {
         $start = [];
-        foreach ($plan->used as $cut) {
-            $kind = $this->kind($cut->root);
+        foreach ($parts as $part) {
+            $kind = $this->kind($part);
             if (null !== $kind) {
                 $start[$kind] = true;
             }
         }
+        $start = null === $setting ? $start : $this->cutAll(array_keys($start), $setting);
         $states = [$this->key($start) => [array_keys($start), []]];
         while (!isset($states[''])) {
             $next = [];
             foreach ($states as [$kinds, $order]) {
-                foreach ($this->settings($kinds) as $setting) {
-                    $after = $this->cutAll($kinds, $setting);
-                    $next[$this->key($after)] ??= [array_keys($after), [...$order, $setting]];
+                foreach ($this->settings($kinds) as $following) {
+                    $after = $this->cutAll($kinds, $following);
+                    $next[$this->key($after)] ??= [array_keys($after), [...$order, $following]];
                 }
             }
             $states = $this->promising($next);

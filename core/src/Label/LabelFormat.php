@@ -60,16 +60,16 @@ enum LabelFormat: string
     public static function forThing(Kind $kind): self
     {
         return match ($kind) {
-            Kind::Ink, Kind::Paper, Kind::Pen => self::Swatch,
+            Kind::Ink, Kind::Paper, Kind::Scrap, Kind::Pen => self::Swatch,
             Kind::Powder, Kind::Embellishment => self::Lid,
             default => self::DieBack,
         };
     }
 
-    /** Whether things of a kind carry a label themselves, beside that of their place: the sheets of dies, and inks (common practice, no source). */
+    /** Whether things of a kind carry a label themselves, beside that of their place: the sheets of dies, inks, and scraps, which show their size (common practice, no source). */
     public static function isOnThing(Kind $kind): bool
     {
-        return Kind::Die === $kind || Kind::Ink === $kind;
+        return Kind::Die === $kind || Kind::Ink === $kind || Kind::Scrap === $kind;
     }
 
     /** Returns the format that a kind of place usually has. */

@@ -12,6 +12,7 @@ enum Reason: string
     case Use = 'use';
     case PutBack = 'return';
     case Move = 'move';
+    case Cut = 'cut';
     case Make = 'make';
     case Lose = 'lose';
     case FindAgain = 'found';
@@ -31,6 +32,7 @@ enum Reason: string
             self::Use => $from->isTray() && $to->isAnyOf(Outside::UsedUp),
             self::PutBack => $from->isTray() && $to->isStore(),
             self::Move => $from->isStore() && $to->isStore(),
+            self::Cut => ($from->isTray() && $to->isAnyOf(Outside::UsedUp)) || ($from->isAnyOf(Outside::MadeHere) && $to->nature->isInside()),
             self::Make => $from->isAnyOf(Outside::MadeHere) && $to->isTray(),
             self::Lose => $from->nature->isInside() && $to->isAnyOf(Outside::Lost),
             self::FindAgain => $from->isAnyOf(Outside::Lost) && $to->isStore(),
@@ -49,6 +51,7 @@ enum Reason: string
             self::Use => 'used up',
             self::PutBack => 'brought home',
             self::Move => 'moved',
+            self::Cut => 'cut',
             self::Make => 'finished',
             self::Lose => 'missed',
             self::FindAgain => 'found',
@@ -62,7 +65,7 @@ enum Reason: string
     public function isOfTheLoop(): bool
     {
         return match ($this) {
-            self::Pull, self::Use, self::PutBack, self::Make, self::Lose, self::FindAgain => true,
+            self::Pull, self::Use, self::PutBack, self::Cut, self::Make, self::Lose, self::FindAgain => true,
             default => false,
         };
     }

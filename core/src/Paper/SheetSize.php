@@ -18,6 +18,7 @@ final class SheetSize
     private const LEAST_BARE_MILLIMETRES = 40;
     private const SIDE = '(?:\d{1,4}(?:[.,]\d{1,3})?(?:[ -]\d{1,2}\/\d{1,2}|\s?[¼½¾⅛⅜⅝⅞])?|\d{1,2}\/\d{1,2}|[¼½¾⅛⅜⅝⅞])';
     private const UNIT = '\s?(?:in|inch|inches|mm|cm|["″”])?';
+    private const IN_TEXT = '/(?<![\d.\/])('.self::SIDE.self::UNIT.'\s*(?:[×x*]|\bby\b)\s*'.self::SIDE.self::UNIT.')(?![\d.\/])/iu';
 
     /**
      * Reads a size; bare numbers are in the unit that is given.
@@ -49,7 +50,7 @@ final class SheetSize
     /** Returns the size that a name speaks of, such as that of “Petrel cardstock 12 × 12”; null where it speaks of none. */
     public static function inName(string $name, LengthUnit $unit): ?Size
     {
-        if (1 === preg_match('/(?<![\d.\/])('.self::SIDE.self::UNIT.'\s*(?:[×x*]|\bby\b)\s*'.self::SIDE.self::UNIT.')(?![\d.\/])/iu', $name, $m)) {
+        if (1 === preg_match(self::IN_TEXT, $name, $m)) {
             try {
                 $size = self::read($m[1], $unit);
             } catch (InvalidLength) {
@@ -61,6 +62,23 @@ final class SheetSize
         }
 
         return 1 === preg_match('/(?<![\p{L}\d])(letter|a[3-6])(?![\p{L}\d])/iu', $name, $m) ? self::named($m[1]) : null;
+    }
+
+    /**
+     * Returns the first size that stands in a text, and the words before and after it; null where there is none.
+     *
+     * @return array{Size, string, string}|null
+     *
+     * @throws InvalidLength if a side is nothing or over 3 m
+     */
+    public static function cutOutOf(string $text, LengthUnit $unit): ?array
+    {
+        if (1 !== preg_match(self::IN_TEXT, $text, $m, \PREG_OFFSET_CAPTURE)) {
+            return null;
+        }
+        [$size, $at] = $m[1];
+
+        return [self::read($size, $unit), trim(substr($text, 0, $at)), trim(substr($text, $at + \strlen($size)))];
     }
 
     private static function named(string $text): ?Size

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Cutting;
+
+/** Where a piece is scored: a line across it at a distance from its left edge (along x) or its upper one. In ticks. */
+final readonly class Crease
+{
+    public function __construct(public bool $isAlongX, public int $at)
+    {
+    }
+
+    /** @return array{string, int} for keeping */
+    public function kept(): array
+    {
+        return [$this->isAlongX ? 'x' : 'y', $this->at];
+    }
+}

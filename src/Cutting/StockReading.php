@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cutting;
+
+use App\Catalogue\Item;
+use App\Database\Row;
+use App\Kits\Kit;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\Difference;
+use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\Srgb;
+
+/** What a kit's pieces may be cut from: what lies in drawers and no other kit wants, and what is on its tray and not cut yet. */
+final readonly class StockReading
+{
+    private const NEAR = 2.0;
+    private const MOST = 600;
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /**
+     * @param int $narrowest the shorter side of the smallest piece, in ticks
+     *
+     * @return list<StockSheet> in the order of their numbers
+     */
+    public function of(Kit $kit, Item $paper, int $narrowest): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "WITH few AS (
+                SELECT i.id FROM item i
+                WHERE i.removed_at IS NULL AND i.tracking = 'count' AND i.kind IN ('paper', 'scrap', 'part-finished') AND i.outline IS NULL
+                    AND i.sheet_width >= CAST(:narrowest AS INTEGER) AND i.sheet_height >= CAST(:narrowest AS INTEGER)
+                    AND (i.id = :paper OR i.parent_id = :paper OR (i.colour IN (SELECT value FROM json_each(:colours))))
+                    AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND p.nature <> 'outside')
+                ORDER BY i.sheet_width * i.sheet_height DESC, i.id LIMIT ".self::MOST.")
+             SELECT i.*,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
+                 WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN kit k ON k.tray_id = b.place_id WHERE b.item_id = i.id AND k.id = :kit) AS on_tray,
+                (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
+                 WHERE n.item_id = i.id AND n.kit_id <> :kit AND n.state = 'open' AND k.stage <> 'closed') AS others_want,
+                (SELECT coalesce(sum(n.quantity - n.to_cut), 0) FROM need n WHERE n.item_id = i.id AND n.kit_id = :kit) AS by_hand,
+                (SELECT count(*) FROM sheet_in_work s WHERE s.item_id = i.id AND s.kit_id = :kit AND NOT s.is_logged
+                    AND json_extract(s.tree, '$.made')) AS begun
+             FROM few JOIN item i ON i.id = few.id ORDER BY i.id",
+            ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => $this->coloursLike($paper)],
+        );
+
+        return array_values(array_filter(array_map(static fn (array $columns): ?StockSheet => StockSheet::of(new Row($columns)), $rows)));
+    }
+
+    private function coloursLike(Item $paper): string
+    {
+        if (null === $paper->colour) {
+            return '[]';
+        }
+        $wanted = Lab::of(Srgb::ofHex($paper->colour));
+        $known = Row::words($this->database->fetchFirstColumn(
+            "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished') AND removed_at IS NULL",
+        ));
+        $like = array_filter($known, static fn (string $hex): bool => Difference::between($wanted, Lab::of(Srgb::ofHex($hex))) <= self::NEAR);
+
+        return json_encode(array_values($like), \JSON_THROW_ON_ERROR);
+    }
+}

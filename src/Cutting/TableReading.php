@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cutting;
+
+use App\Kits\Kit;
+use App\Log\LogBook;
+use App\Paper\OffcutHomes;
+use App\Stores\Rooms;
+use Lottel\Core\Cutting\CutSequence;
+use Lottel\Core\Cutting\CutStep;
+
+/** How a kit's cutting stands, and what is cut next. */
+final readonly class TableReading
+{
+    public function __construct(private CuttingOfKit $cutting, private LogBook $log, private Rooms $rooms, private OffcutHomes $homes)
+    {
+    }
+
+    public function of(Kit $kit): CuttingTable
+    {
+        $plan = $this->cutting->plan($kit);
+        $sheets = $this->cutting->sheets($kit);
+        $trimmer = $this->rooms->all()[0]->trimmer;
+        $open = array_filter($sheets, static fn (SheetOnTable $row): bool => !$row->isLogged);
+        $here = $this->here($kit, $open);
+        $toCut = array_filter($kit->hasTray() ? $here : $open, static fn (SheetOnTable $row): bool => !$row->sheet()->isDone());
+
+        return new CuttingTable(
+            $plan,
+            $this->cutting->pieces($kit),
+            $sheets,
+            $here,
+            $this->steps($toCut, $plan->setting, $trimmer->sheetsTogether),
+            $trimmer,
+            $this->homes->of(...),
+        );
+    }
+
+    /**
+     * @param array<int, SheetOnTable> $rows
+     *
+     * @return list<CutStep>
+     */
+    private function steps(array $rows, ?int $setting, int $together): array
+    {
+        $parts = [];
+        foreach ($rows as $number => $row) {
+            foreach ($row->sheet()->toCut() as $name => $part) {
+                $parts[] = [$number, (string) $name, $part->part()];
+            }
+        }
+
+        return (new CutSequence($together))->goOn($parts, $setting);
+    }
+
+    /**
+     * @param array<int, SheetOnTable> $open
+     *
+     * @return array<int, SheetOnTable> those whose paper is on the tray: what is begun, then as many as there are
+     */
+    private function here(Kit $kit, array $open): array
+    {
+        if (!$kit->hasTray()) {
+            return [];
+        }
+        $left = $here = [];
+        uasort($open, static fn (SheetOnTable $a, SheetOnTable $b): int => $b->sheet()->isBegun() <=> $a->sheet()->isBegun() ?: $a->id <=> $b->id);
+        foreach ($open as $number => $row) {
+            $item = (int) $row->item->id;
+            $left[$item] ??= $this->log->quantity($item, (int) $kit->trayInUse()->id);
+            if ($left[$item] > 0) {
+                --$left[$item];
+                $here[$number] = $row;
+            }
+        }
+        ksort($here);
+
+        return $here;
+    }
+}

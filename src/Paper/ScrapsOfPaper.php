@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Paper;
+
+use App\Catalogue\Item;
+use App\Catalogue\ItemIndex;
+use App\Catalogue\ItemLabels;
+use App\Stores\Place;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\LengthFormat;
+use Lottel\Core\Paper\Sheet;
+
+/** Scraps as the catalogue knows them: one that is there already, or a new one with all that its paper says of it. */
+final readonly class ScrapsOfPaper
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private ScrapReading $scraps,
+        private ItemIndex $index,
+        private ItemLabels $labels,
+    ) {
+    }
+
+    /** @param Sheet $sheet its size and what else is known of it */
+    public function of(Item $paper, Sheet $sheet, ?Place $home, LengthFormat $lengths): Item
+    {
+        \assert(null !== $sheet->size);
+        $this->entities->flush();
+
+        return (null === $sheet->outline ? $this->scraps->like($paper, $sheet->size, $home) : null) ?? $this->made($paper, $sheet, $home, $lengths);
+    }
+
+    private function made(Item $paper, Sheet $sheet, ?Place $home, LengthFormat $lengths): Item
+    {
+        \assert(null !== $sheet->size);
+        $of = '' === $paper->colourName ? $paper->name : $paper->colourName;
+        $name = \sprintf('%s scrap %s × %s', mb_substr($of, 0, 150), $lengths->number($sheet->size->width), $lengths->number($sheet->size->height))
+            .(null === $sheet->outline ? '' : ', a corner missing');
+        $scrap = new Item($name, Kind::Scrap, Tracking::Count, $home);
+        [$scrap->maker, $scrap->collection, $scrap->themes, $scrap->season] = [$paper->maker, $paper->collection, $paper->themes, $paper->season];
+        [$scrap->colour, $scrap->colourName, $scrap->isMulticolour] = [$paper->colour, $paper->colourName, $paper->isMulticolour];
+        $scrap->sheet->put($sheet);
+        $scrap->parent = Kind::Scrap === $paper->kind ? $paper->parent : $paper;
+        $this->entities->persist($scrap);
+        $this->index->item($scrap);
+        $this->labels->wishForThing($scrap, 'new');
+
+        return $scrap;
+    }
+}
