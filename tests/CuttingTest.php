@@ -16,7 +16,11 @@ final class CuttingTest extends RoomTestCase
     {
         parent::setUp();
         $this->furnish();
-        [$this->card, $this->buoy] = $this->putInto('C2', 'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover', 'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover');
+        [$this->card, $this->buoy] = $this->putInto(
+            'C2',
+            'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover',
+            'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover',
+        );
         [$this->card->colourName, $this->buoy->colourName] = ['Petrel', 'Buoy'];
         $this->entities()->flush();
     }
@@ -28,7 +32,13 @@ final class CuttingTest extends RoomTestCase
         $this->assertCode(200, $this->text());
         $page = $this->postAndFollow("/kits/{$kit}/pieces", ['pieces' => "12 A2 panels Petrel\n3 mats 4 × 5 buoy", 'paper' => '0']);
         $this->assertCode(200, $this->text());
-        self::assertSame([3, 1], [$this->number('SELECT to_cut FROM need WHERE item_id = ?', [$this->card->id]), $this->number('SELECT to_cut FROM need WHERE item_id = ?', [$this->buoy->id])]);
+        self::assertSame(
+            [3, 1],
+            [
+                $this->number('SELECT to_cut FROM need WHERE item_id = ?', [$this->card->id]),
+                $this->number('SELECT to_cut FROM need WHERE item_id = ?', [$this->buoy->id]),
+            ],
+        );
     }
 
     public function testAKitIsCutFromThePlanToTheTray(): void

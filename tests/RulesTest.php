@@ -250,6 +250,14 @@ final class RulesTest extends RoomTestCase
             'item_used',
             'item_not_used',
             'item_known',
+            'cut_conserves_area',
+            'cut_is_of_its_sheets',
+            'cut_part_is_of_a_new_cut',
+            'cut_part_is_what_came_in',
+            'cut_is_kept_update',
+            'cut_is_kept_delete',
+            'cut_part_is_kept_update',
+            'cut_part_is_kept_delete',
         ];
         self::assertEqualsCanonicalizing(
             $laws,

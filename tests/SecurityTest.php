@@ -37,7 +37,8 @@ final class SecurityTest extends RoomTestCase
             if (\in_array($name, ['sign_in', 'begin', 'sign_out'], true) || str_starts_with($name, '_')) {
                 continue;
             }
-            $path = str_replace(['{id}', '{need}', '{address}', '{letters}', '{subject}', '{type}'], ['1', '1', 'C1', 'C', 'place', 'pdf'], $route->getPath());
+            $named = ['{id}' => '1', '{need}' => '1', '{piece}' => '1', '{sheet}' => '1', '{address}' => 'C1', '{letters}' => 'C', '{subject}' => 'place', '{type}' => 'pdf'];
+            $path = strtr($route->getPath(), $named);
             $this->browser->request($route->getMethods()[0], $path);
             $this->assertCode(303, $path);
             self::assertSame('/sign-in', parse_url((string) $this->browser->getResponse()->headers->get('Location'), \PHP_URL_PATH), $path);

@@ -451,6 +451,8 @@ final class UndoTest extends RoomTestCase
             'sign_in_failure',
             'account',
             'retracking',
+            'cut',
+            'cut_part',
             'doctrine_migration_versions',
         ];
         $tables = $this->database()->fetchFirstColumn(

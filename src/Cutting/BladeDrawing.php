@@ -39,9 +39,23 @@ final readonly class BladeDrawing
         $under = min(self::MOST_UNDER, \count($step->parts) - 1);
         $svg = $this->bed($step, $scale, $across + 3 * $under);
         for ($layer = $under; $layer > 0; --$layer) {
-            $svg .= \sprintf('<rect class="under" fill="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>', Svg::escape($colour), self::LEFT, self::TOP + 3 * $layer, $along, $across);
+            $svg .= \sprintf(
+                '<rect class="under" fill="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>',
+                Svg::escape($colour),
+                self::LEFT,
+                self::TOP + 3 * $layer,
+                $along,
+                $across,
+            );
         }
-        $svg .= \sprintf('<rect class="in-hand" fill="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>', Svg::escape($colour), self::LEFT, self::TOP, $along, $across);
+        $svg .= \sprintf(
+            '<rect class="in-hand" fill="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>',
+            Svg::escape($colour),
+            self::LEFT,
+            self::TOP,
+            $along,
+            $across,
+        );
         $svg .= $this->planned($table, $step, $part, $scale, PieceDrawing::onColour($colour));
         $x = self::LEFT + $step->setting * $scale;
         $bottom = self::TOP + $across + 3 * $under;
@@ -118,8 +132,15 @@ final readonly class BladeDrawing
             $svg .= \sprintf('<rect class="%s" stroke="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>', $class, $ink, $x, $y, $width, $height);
             if ($width > 58 && $height > 30) {
                 $name = null === $leaf->piece ? ($isKept ? 'keep' : '') : $table->pieces[$leaf->piece]->name;
-                $svg .= $this->said($name, $x + $width / 2, $y + $height / 2 - 3, $isKept ? '' : $ink, 'becomes-name')
-                    .$this->said($this->number($leaf->width).' × '.$this->number($leaf->height), $x + $width / 2, $y + $height / 2 + 15, $isKept ? '' : $ink, 'becomes-size');
+                $svg .=
+                    $this->said($name, $x + $width / 2, $y + $height / 2 - 3, $isKept ? '' : $ink, 'becomes-name').
+                    $this->said(
+                        $this->number($leaf->width).' × '.$this->number($leaf->height),
+                        $x + $width / 2,
+                        $y + $height / 2 + 15,
+                        $isKept ? '' : $ink,
+                        'becomes-size',
+                    );
             }
         }
 
@@ -128,7 +149,16 @@ final readonly class BladeDrawing
 
     private function said(string $text, float $x, float $y, string $ink, string $class): string
     {
-        return '' === $text ? '' : \sprintf('<text class="%s"%s x="%.1f" y="%.1f">%s</text>', $class, '' === $ink ? '' : ' fill="'.$ink.'"', $x, $y, Svg::escape($text));
+        return '' === $text
+            ? ''
+            : \sprintf(
+                '<text class="%s"%s x="%.1f" y="%.1f">%s</text>',
+                $class,
+                '' === $ink ? '' : ' fill="'.$ink.'"',
+                $x,
+                $y,
+                Svg::escape($text),
+            );
     }
 
     /** @return list<array{WorkPart, int, int}> the parts that are not cut further, and where they lie */
@@ -150,12 +180,29 @@ final readonly class BladeDrawing
         [$width, $height] = [$part->width * $scale, $part->height * $scale];
         $svg = '';
         if (null === $part->first || null === $part->second) {
-            $svg = \sprintf('<rect class="%s" fill="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>', null === $part->piece ? 'rest' : 'part', $colour, $x, $y, $width, $height);
+            $svg = \sprintf(
+                '<rect class="%s" fill="%s" x="%.1f" y="%.1f" width="%.1f" height="%.1f"/>',
+                null === $part->piece ? 'rest' : 'part',
+                $colour,
+                $x,
+                $y,
+                $width,
+                $height,
+            );
         } else {
             [$alongX, $first] = [$part->isCutAlongX, $part->first];
-            $svg = $this->tree($first, $name.'.1', $x, $y, $scale, $colour, $lit)
-                .$this->tree($part->second, $name.'.2', $x + ($alongX ? $first->width * $scale : 0), $y + ($alongX ? 0 : $first->height * $scale), $scale, $colour, $lit)
-                .\sprintf(
+            $svg =
+                $this->tree($first, $name.'.1', $x, $y, $scale, $colour, $lit).
+                $this->tree(
+                    $part->second,
+                    $name.'.2',
+                    $x + ($alongX ? $first->width * $scale : 0),
+                    $y + ($alongX ? 0 : $first->height * $scale),
+                    $scale,
+                    $colour,
+                    $lit,
+                ).
+                \sprintf(
                     '<path class="%s" d="M%.1f %.1f%s%.1f"/>',
                     $part->isMade ? 'cut-made' : 'cut-planned',
                     $x + ($alongX ? $first->width * $scale : 0),

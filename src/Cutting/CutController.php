@@ -95,7 +95,8 @@ final class CutController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/better', name: 'better_cuts', methods: ['POST'])]
     public function better(Request $request, int $id, PlanCuts $plan): Response
     {
-        return $this->write($request, function (Input $input) use ($id, $plan): Outcome {
+        $isBetter = false;
+        $answer = $this->write($request, function (Input $input) use ($id, $plan, &$isBetter): Outcome {
             $kit = $this->kits->one($id);
             $isEnough = $input->isTicked('enough');
             $isBetter = !$isEnough && $plan->better($kit);
@@ -105,6 +106,14 @@ final class CutController extends Page
 
             return $this->done($kit, $isBetter ? 'A better plan: '.$this->planInWords($kit) : '');
         }, fn (Problem $problem): Response => $this->page($id, $problem));
+        if (!$request->headers->has('HX-Request') || !$answer->isRedirection()) {
+            return $answer;
+        }
+
+        // Where the plan stays what it is, so does the page.
+        return $isBetter
+            ? new Response(status: 204, headers: ['HX-Location' => $answer->headers->get('Location') ?? ''])
+            : $this->render('cutting/_better.html.twig', ['kit' => $this->reading->one($id), 'table' => $this->table->of($this->kits->one($id))]);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/made', name: 'cut_made', methods: ['POST'])]

@@ -199,6 +199,46 @@ final readonly class CuttingTable
         return \count(array_filter($this->sheets, static fn (SheetOnTable $row): bool => $row->sheet()->root->piece === $piece->id));
     }
 
+    /** @return list<array{int, int}> one sheet of each that is cut in its own way, and how many are cut like it */
+    public function patterns(): array
+    {
+        $patterns = [];
+        foreach ($this->sheets as $number => $row) {
+            if (!$row->sheet()->isReady()) {
+                $key = $row->item->id.json_encode($row->sheet()->root->shape(), \JSON_THROW_ON_ERROR);
+                $patterns[$key] = [$patterns[$key][0] ?? $number, ($patterns[$key][1] ?? 0) + 1];
+            }
+        }
+
+        return array_values($patterns);
+    }
+
+    /** @return list<CutStack> full sheets that are cut alike, as a copy shop cuts them: through the whole stack */
+    public function stacks(): array
+    {
+        $stacks = [];
+        foreach ($this->patterns() as [$number, $many]) {
+            $row = $this->sheets[$number];
+            if ($row->isWhole() && !$row->isLogged && !$row->sheet()->isBegun()) {
+                $stacks[] = new CutStack($number, $row->item->name, $many, $row->sheet()->root);
+            }
+        }
+
+        return $stacks;
+    }
+
+    /** @return list<CutStep> */
+    public function shopSteps(): array
+    {
+        return array_merge([], ...array_map(static fn (CutStack $stack): array => $stack->steps(), $this->stacks()));
+    }
+
+    /** Returns what a copy shop takes for the stacks, in cents; null where nobody has said what it takes for a cut. */
+    public function shopPrice(): ?int
+    {
+        return null === $this->trimmer->centsPerCut ? null : CutSequence::price($this->shopSteps(), $this->trimmer->centsPerCut);
+    }
+
     /** Returns a part that lies on the table. */
     public function part(CutStep $step, int $at = 0): WorkPart
     {

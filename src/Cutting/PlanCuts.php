@@ -74,6 +74,18 @@ final readonly class PlanCuts
         return true;
     }
 
+    /**
+     * Returns what the planner would be asked for a kit now.
+     *
+     * @return array{array<int, Piece>, array<int, Stock>} pieces by number, stock by item
+     */
+    public function asked(Kit $kit): array
+    {
+        $job = $this->job($kit);
+
+        return [$job->pieces(), $job->stocks()];
+    }
+
     /** What is still to be planned, and out of what. */
     private function job(Kit $kit): CutJob
     {
@@ -112,7 +124,9 @@ final readonly class PlanCuts
             $job->kept[$number]->put($sheet);
         }
         foreach ([...$job->ready, ...$planned->opened] as [$item, $sheet]) {
-            $this->entities->persist(new SheetOnTable($kit, $this->entities->find(Item::class, $item) ?? throw new \LogicException('Stock is in the room.'), $sheet));
+            $this->entities->persist(
+                new SheetOnTable($kit, $this->entities->find(Item::class, $item) ?? throw new \LogicException('Stock is in the room.'), $sheet),
+            );
         }
         $this->entities->flush();
     }

@@ -6,6 +6,9 @@ namespace App\Log;
 
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Cutting\CutAudit;
+use Lottel\Core\Cutting\PartFate;
+use Lottel\Core\Cutting\YieldedPart;
 use Lottel\Core\Log\Audit;
 use Lottel\Core\Log\Balances;
 use Lottel\Core\Log\Movement;
@@ -39,7 +42,7 @@ final readonly class AuditReading
             $movements,
             \count($trackings),
             \count(array_filter($places, static fn (Place $place): bool => PlaceNature::Storage === $place->nature)),
-            [...$this->audit->differences($believed, $recomputed->all(), $places, $trackings), ...$unlawful],
+            [...$this->audit->differences($believed, $recomputed->all(), $places, $trackings), ...$unlawful, ...$this->cuts()],
         );
     }
 
@@ -95,6 +98,44 @@ final readonly class AuditReading
         }
 
         return [$balances, $count, $unlawful];
+    }
+
+    /** @return list<array{item: int, place: int|null, what: string, believed: int, recomputed: int}> cuts that break the fifth law */
+    private function cuts(): array
+    {
+        $parts = $came = $wrong = [];
+        foreach (
+            $this->rows('SELECT c.*, coalesce(m.quantity, 0) AS came FROM cut_part c LEFT JOIN movement m ON m.id = c.movement_id ORDER BY c.id') as $row
+        ) {
+            $fate = $row->one('fate', PartFate::class);
+            $parts[$row->int('cut_id')][] = new YieldedPart($fate, $row->int('width'), $row->int('height'), $row->int('quantity'));
+            $came[$row->int('cut_id')][] = $row->int('came');
+        }
+        $cuts = "SELECT m.id, m.item_id, m.quantity, c.width, c.height, c.sheets FROM movement m JOIN place t ON t.id = m.to_id
+            LEFT JOIN cut c ON c.movement_id = m.id WHERE m.reason = 'cut' AND t.nature = 'outside' ORDER BY m.id";
+        foreach ($this->rows($cuts) as $row) {
+            $line = $row->int('id');
+            $what = null === $row->intOrNull('sheets')
+                ? 'a cut that does not say what it left'
+                : CutAudit::wrong($row->int('width'), $row->int('height'), $row->int('sheets'), $row->int('quantity'), $parts[$line] ?? [], $came[$line] ?? []);
+            if (null !== $what) {
+                $wrong[] = [
+                    'item' => $row->int('item_id'),
+                    'place' => null,
+                    'what' => "line {$line}: {$what}",
+                    'believed' => $row->int('quantity'),
+                    'recomputed' => 0,
+                ];
+            }
+        }
+        $made = "SELECT m.id, m.item_id, m.quantity FROM movement m JOIN place f ON f.id = m.from_id WHERE m.reason = 'cut' AND f.nature = 'outside'
+            AND NOT EXISTS (SELECT 1 FROM cut_part c WHERE c.movement_id = m.id)";
+        foreach ($this->rows($made) as $row) {
+            $what = \sprintf('line %d: cut from nothing', $row->int('id'));
+            $wrong[] = ['item' => $row->int('item_id'), 'place' => null, 'what' => $what, 'believed' => $row->int('quantity'), 'recomputed' => 0];
+        }
+
+        return $wrong;
     }
 
     /** @return array<int, array<int, Retracking>> by item and the movement after which it holds */

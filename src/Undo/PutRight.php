@@ -22,7 +22,7 @@ use Lottel\Core\Log\Reason;
 final readonly class PutRight
 {
     /** What a helper changes while pulling, making and returning. */
-    private const LOOP_TABLES = ['kit', 'need', 'movement', 'put_off'];
+    private const LOOP_TABLES = ['kit', 'need', 'movement', 'put_off', 'piece', 'sheet_in_work', 'cut_plan'];
 
     public function __construct(
         private StepJournal $journal,
@@ -59,19 +59,23 @@ final readonly class PutRight
 
     /**
      * Puts one line of the log right, together with what its step changed about the same thing; the whole step where it moved
-     * nothing else.
+     * nothing else, or cut a sheet.
      *
      * @throws StepRefused as wholeStep() does
      */
     public function movement(Step $step, int $movementId): PutBack
     {
-        $columns = $this->database->fetchAssociative('SELECT request_id, account_id, item_id, reverses_id FROM movement WHERE id = ?', [$movementId]);
+        $columns = $this->database->fetchAssociative('SELECT request_id, account_id, item_id, reverses_id, reason FROM movement WHERE id = ?', [$movementId]);
         if (false === $columns) {
             throw Unknown::step();
         }
         $line = new Row($columns);
         $this->log->checkReversible($movementId);
         $requestId = $line->text('request_id');
+        if (Reason::Cut === $line->one('reason', Reason::class)) {
+            // What was cut belongs together: law 5.
+            return $this->wholeStep($step, $requestId);
+        }
         $others = $this->database->fetchOne('SELECT 1 FROM movement WHERE request_id = ? AND item_id <> ?', [$requestId, $line->int('item_id')]);
         if (false === $others && $this->isOpen($requestId)) {
             return $this->wholeStep($step, $requestId);

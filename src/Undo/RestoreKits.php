@@ -133,7 +133,7 @@ final readonly class RestoreKits
             return;
         }
         $name = (string) $kit['name'];
-        if (Stage::Planned->value !== $kit['stage'] || $this->rows->has('need', 'kit_id', $change->row)) {
+        if (Stage::Planned->value !== $kit['stage'] || $this->rows->has('need', 'kit_id', $change->row) || $this->rows->has('piece', 'kit_id', $change->row)) {
             $back->stays(\sprintf('“%s” stays: other things belong to it by now.', $name));
 
             return;
@@ -198,7 +198,11 @@ final readonly class RestoreKits
             return;
         }
         $quantity = max(1, $more, (int) $need['taken']);
-        $this->rows->put('need', $change->row, ['quantity' => $quantity, 'state' => $this->settled($need, (int) $need['taken'], $quantity)]);
+        $this->rows->put('need', $change->row, [
+            'quantity' => $quantity,
+            'to_cut' => min($quantity, (int) $need['to_cut']),
+            'state' => $this->settled($need, (int) $need['taken'], $quantity),
+        ]);
         $back->listChanged($name);
     }
 
@@ -213,7 +217,12 @@ final readonly class RestoreKits
         } else {
             $taken = max(0, (int) $need['taken'] - $this->added($change, 'taken'));
             $quantity = max(1, $taken, (int) $need['quantity'] - $this->added($change, 'quantity'));
-            $this->rows->put('need', $change->row, ['taken' => $taken, 'quantity' => $quantity, 'state' => $this->settled($need, $taken, $quantity)]);
+            $this->rows->put('need', $change->row, [
+                'taken' => $taken,
+                'quantity' => $quantity,
+                'to_cut' => min($quantity, max(0, (int) $need['to_cut'] - $this->added($change, 'to_cut'))),
+                'state' => $this->settled($need, $taken, $quantity),
+            ]);
         }
         $state = (string) ($this->rows->get('need', $change->row)['state'] ?? '');
         if (isset($change->was['state']) || isset($change->was['taken'])) {

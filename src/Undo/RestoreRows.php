@@ -101,6 +101,7 @@ final readonly class RestoreRows
         $back->asBefore(match ($change->table) {
             'put_off' => 'the order of the way home',
             'spot' => 'what the photo says',
+            'piece', 'sheet_in_work', 'cut_plan' => 'the cutting table',
             default => '“'.$change->text('name').'”',
         });
     }
@@ -137,6 +138,7 @@ final readonly class RestoreRows
             'place' => RetiredAddress::onLabel((string) ($row['address'] ?? 'A place')),
             'unit' => (string) ($row['letters'] ?? 'A unit'),
             'companion' => 'What belongs together',
+            'sheet_in_work', 'cut_plan' => 'The cutting table',
             default => (string) ($row['name'] ?? 'Something'),
         };
     }

@@ -172,6 +172,18 @@ final class Input
         return $length;
     }
 
+    /** Money as whole cents; `2.50`, `2,5` and `3` are read. */
+    public function cents(string $field): int
+    {
+        if (1 !== preg_match('/^(\d{1,6})(?:[.,](\d{1,2}))?$/D', $this->clean($field), $m)) {
+            $this->refuse($field, 'Write an amount such as 2.50.');
+
+            return 0;
+        }
+
+        return 100 * (int) $m[1] + (int) str_pad($m[2] ?? '', 2, '0');
+    }
+
     public function date(string $field): ?\DateTimeImmutable
     {
         $text = $this->clean($field);

@@ -6,6 +6,7 @@ namespace Lottel\Core\Cutting;
 
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Direction;
@@ -119,13 +120,33 @@ final readonly class AskedPiece
         foreach ($forms as $pattern => [$name, $width, $height, $creases]) {
             if (1 === preg_match('/(?<![\p{L}\d])(?:'.$pattern.')s?(?![\p{L}\d])/iu', $text, $m, \PREG_OFFSET_CAPTURE)) {
                 [$form, $at] = $m[0];
-                $besides = trim(substr($text, 0, $at).' '.substr($text, $at + \strlen($form)));
+                [$before, $after] = [trim(substr($text, 0, $at)), trim(substr($text, $at + \strlen($form)))];
 
-                return null === SheetSize::cutOutOf($besides, LengthUnit::Inch) ? [$name, Size::ofTicks($width, $height), $creases, $besides] : null;
+                return self::isSized($before, $after) ? null : [$name, Size::ofTicks($width, $height), $creases, trim($before.' '.$after)];
             }
         }
 
         return null;
+    }
+
+    /** Whether a size is said before or right behind the name of a piece; one further behind belongs to the name of a paper. */
+    private static function isSized(string $before, string $after): bool
+    {
+        $behind = SheetSize::cutOutOf($after, LengthUnit::Inch);
+
+        return null !== SheetSize::cutOutOf($before, LengthUnit::Inch) || (null !== $behind && '' === $behind[1]);
+    }
+
+    /** Returns the line that asks for so many of what was cut before: by its name in the trade, or by its size. */
+    public static function lineFor(int $quantity, string $name, Size $size, LengthFormat $lengths, string $paper): string
+    {
+        $known = self::known($name);
+        $what = null !== $known && ($known[1]->equals($size) || $known[1]->turned()->equals($size))
+            ? $known[0]
+            : (1 === preg_match('/(?<!\p{L})('.self::NOUN.')(?!\p{L})/iu', $name, $m) ? self::one(mb_strtolower($m[1])) : 'piece')
+                .' '.$lengths->exact($size->width).' × '.$lengths->exact($size->height);
+
+        return \sprintf('%d %s %s', $quantity, $what, $paper);
     }
 
     /**

@@ -125,6 +125,20 @@ final readonly class WorkPart
         return null === $this->first || null === $this->second ? [$name => $this] : [...$this->first->leaves($name.'.1'), ...$this->second->leaves($name.'.2')];
     }
 
+    /** @return array<array-key, self> the parts that are cut, or are to be, by name, each before those that it makes */
+    public function cuts(string $name = '1'): array
+    {
+        return null === $this->first || null === $this->second
+            ? []
+            : [$name => $this] + $this->first->cuts($name.'.1') + $this->second->cuts($name.'.2');
+    }
+
+    /** Returns where it is cut, from its left or upper edge; 0 where it is not. */
+    public function cutsAt(): int
+    {
+        return $this->isCutAlongX ? $this->first->width ?? 0 : $this->first->height ?? 0;
+    }
+
     /** @return array<int, int> how many of each piece are in it */
     public function pieces(): array
     {
@@ -138,6 +152,14 @@ final readonly class WorkPart
         $this->carve($part);
 
         return $part;
+    }
+
+    /** @return list<mixed> what is the same of all that are cut in the same way, whether that is done or not */
+    public function shape(): array
+    {
+        return null === $this->first || null === $this->second
+            ? [$this->width, $this->height, $this->piece]
+            : [$this->width, $this->height, $this->isCutAlongX, $this->first->shape(), $this->second->shape()];
     }
 
     /** @return array<string, mixed> for keeping; read() makes it again */

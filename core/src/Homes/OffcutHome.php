@@ -26,8 +26,14 @@ final class OffcutHome
         }
         $likeness = [
             self::byPlace($filed, static fn (FiledScraps $scraps): float => self::isOfSchool($school, $offcut, $scraps) ? $scraps->quantity : 0),
-            self::byPlace($filed, static fn (FiledScraps $scraps): float => null !== $offcut->paper && $scraps->paper === $offcut->paper ? $scraps->quantity : 0),
-            self::byPlace($filed, static fn (FiledScraps $scraps): float => self::isAsNear($offcut, $scraps, self::LIKE_COLOUR) ? $scraps->quantity : 0),
+            self::byPlace(
+                $filed,
+                static fn (FiledScraps $scraps): float => null !== $offcut->paper && $scraps->paper === $offcut->paper ? $scraps->quantity : 0,
+            ),
+            self::byPlace(
+                $filed,
+                static fn (FiledScraps $scraps): float => self::isAsNear($offcut, $scraps, self::LIKE_COLOUR) ? $scraps->quantity : 0,
+            ),
         ];
         $best = null;
         foreach (array_keys($likeness[0]) as $place) {

@@ -66,7 +66,10 @@ enum LabelFormat: string
         };
     }
 
-    /** Whether things of a kind carry a label themselves, beside that of their place: the sheets of dies, inks, and scraps, which show their size (common practice, no source). */
+    /**
+     * Whether things of a kind carry a label themselves, beside that of their place: the sheets of dies, inks, and scraps, which then
+     * show their size (common practice, no source).
+     */
     public static function isOnThing(Kind $kind): bool
     {
         return Kind::Die === $kind || Kind::Ink === $kind || Kind::Scrap === $kind;

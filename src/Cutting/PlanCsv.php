@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Cutting;
+
+use Lottel\Core\Cutting\Crease;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthFormat;
+use Symfony\Component\Serializer\Encoder\CsvEncoder;
+
+/** The pieces of a plan, or its cuts in their order, as a spreadsheet. */
+final readonly class PlanCsv
+{
+    public function cuts(CuttingTable $table, LengthFormat $lengths): string
+    {
+        $rows = [['sheet', 'paper', 'step', 'part', 'axis', 'at', 'makes', 'made']];
+        $number = 0;
+        foreach ($table->sheets as $row) {
+            ++$number;
+            $step = 0;
+            foreach ($row->sheet()->root->cuts() as $name => $part) {
+                $at = Length::ofTicks($part->cutsAt());
+                $axis = $part->isCutAlongX ? 'x' : 'y';
+                $rows[] = [$number, $row->item->name, ++$step, $name, $axis, $lengths->exact($at), "{$name}.1 {$name}.2", $part->isMade ? 'yes' : 'no'];
+            }
+        }
+
+        return $this->encoded($rows);
+    }
+
+    public function pieces(CuttingTable $table, LengthFormat $lengths): string
+    {
+        $rows = [['piece', 'width', 'height', 'quantity', 'cut', 'paper', 'may turn', 'scored at']];
+        foreach ($table->pieces as $piece) {
+            $size = $piece->size();
+            $creases = array_map(
+                static fn (Crease $crease): string => $lengths->exact(Length::ofTicks($crease->at)).
+                    ($crease->isAlongX ? ' from the left' : ' from the top'),
+                $piece->creases(),
+            );
+            $rows[] = [
+                $piece->name,
+                $lengths->exact($size->width),
+                $lengths->exact($size->height),
+                $piece->quantity,
+                $table->cut($piece),
+                $piece->paper->name,
+                $piece->mayTurn ? 'yes' : 'no',
+                implode(', ', $creases),
+            ];
+        }
+
+        return $this->encoded($rows);
+    }
+
+    /** @param list<list<mixed>> $rows */
+    private function encoded(array $rows): string
+    {
+        return "\u{FEFF}".(new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv', [CsvEncoder::NO_HEADERS_KEY => true]);
+    }
+}
