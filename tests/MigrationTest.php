@@ -31,6 +31,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the fourth' => [4];
         yield 'the fifth' => [5];
         yield 'the sixth' => [6];
+        yield 'the seventh' => [7];
     }
 
     #[DataProvider('versions')]
@@ -111,6 +112,13 @@ final class MigrationTest extends OwnFileTestCase
         if ($version >= 5) {
             self::assertCount(1, $this->get('/stores/places/C4')->filter('.seen-place a'), 'photos of places come along');
             self::assertSame(1, $this->number('SELECT count(*) FROM put_off'));
+        }
+        if ($version >= 7) {
+            $kit = $this->number('SELECT min(kit_id) FROM sheet_in_work');
+            self::assertCount(1, $this->get("/kits/{$kit}/cut")->filter('form[action$="/cut/made"]'), 'one goes on cutting');
+            $cut = $this->number('SELECT movement_id FROM cut');
+            $this->postAndFollow("/log/{$cut}/reverse");
+            self::assertSame(0, $this->number('SELECT count(*) FROM sheet_in_work WHERE is_logged'), 'and takes a cut back');
         }
         if ($version >= 2) {
             $this->get('/items/'.$this->number('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');

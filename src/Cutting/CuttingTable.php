@@ -101,7 +101,9 @@ final readonly class CuttingTable
     /** Whether a better plan may still be found by looking longer. */
     public function canBeBetter(): bool
     {
-        return [] !== $this->pieces && $this->plan->effort < \count(PlanCuts::EFFORTS);
+        $isOpen = static fn (SheetOnTable $row): bool => !$row->isLogged && !$row->sheet()->isBegun() && !$row->sheet()->isReady();
+
+        return $this->plan->effort < \count(PlanCuts::EFFORTS) && ($this->isShort() || [] !== array_filter($this->sheets, $isOpen));
     }
 
     /** Whether it is proven that no plan opens fewer sheets; told only while nothing of it is cut. */
@@ -183,6 +185,11 @@ final readonly class CuttingTable
     public function seconds(): int
     {
         return CutSequence::seconds($this->steps, $this->scores());
+    }
+
+    public function hasScores(): bool
+    {
+        return [] !== array_filter($this->pieces, static fn (PieceToCut $piece): bool => [] !== $piece->creases());
     }
 
     /** How many lines are still to be scored, on what is cut and on what will be. */

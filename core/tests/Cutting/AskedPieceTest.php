@@ -53,7 +53,7 @@ final class AskedPieceTest extends TestCase
             [$fold, $width, $height] = $of;
             $quarter = Length::TICKS_PER_INCH / 4;
             $asked = AskedPiece::read($line, LengthUnit::Inch);
-            $finished = Size::ofTicks((int) ($width * $quarter), (int) ($height * $quarter));
+            $finished = Size::ofTicks($width * $quarter, $height * $quarter);
             self::assertTrue($fold->flat($finished)->equals($asked->size), $line);
             self::assertEquals($fold->scores($finished), [Length::ofTicks($asked->creases[0]->at)], $line);
         }

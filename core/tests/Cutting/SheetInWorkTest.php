@@ -58,14 +58,15 @@ final class SheetInWorkTest extends TestCase
 
     public function testACutIsMadeOnceAndOnlyWhereOneIsPlanned(): void
     {
-        foreach (['1' => '1', 'before its whole' => '1.1', 'no part' => '1.3', 'no name' => 'x', 'a piece' => '1.1.1'] as $name) {
+        $refusals = 0;
+        foreach (['cut already' => '1', 'cut as well' => '1.1', 'no part' => '1.3', 'no name' => 'x', 'a piece' => '1.1.1'] as $name) {
             try {
                 self::quartered()->cut('1')->cut('1.1')->cut($name);
-                self::assertSame('1.2', $name, 'refused');
             } catch (RefusedCut $refused) {
-                self::assertStringContainsString('in the meantime', $refused->getMessage());
+                $refusals += str_contains($refused->getMessage(), 'in the meantime') ? 1 : 0;
             }
         }
+        self::assertSame(5, $refusals);
         $this->expectException(RefusedCut::class);
         self::quartered()->cut('1.1');
     }
@@ -144,7 +145,8 @@ final class SheetInWorkTest extends TestCase
 
         $panel = new Piece('panel', self::inches(4.25), self::inches(5.5), 3, true, 'a');
         $planned = (new CutTable(new CutPlanner()))->plan([7 => $panel], [3 => [$spoilt, 'a']], [12 => $sheet]);
-        self::assertSame([[], [12], []], [array_keys($planned->changed), array_column($planned->opened, 0), $planned->lacking], 'they are too small');
+        self::assertSame([[3], [12], []], [array_keys($planned->changed), array_column($planned->opened, 0), $planned->lacking]);
+        self::assertSame([3, 2], [$planned->changed[3]->root->pieces()[7], $planned->opened[0][1]->root->pieces()[7]], 'one of the two spoilt parts is large enough');
         $planned = (new CutTable(new CutPlanner()))->plan([7 => $panel], [3 => [$spoilt, 'b']], []);
         self::assertSame([7 => 3], $planned->lacking, 'another paper');
     }
