@@ -16,7 +16,7 @@ final class ArrowsTest extends TestCase
         'Console' => ['Database'],
         'Cutting' => ['Catalogue', 'Database', 'Kits', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
-        'Demo' => ['Catalogue', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
+        'Demo' => ['Catalogue', 'Cutting', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],
         'Labels' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],

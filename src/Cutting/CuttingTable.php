@@ -98,20 +98,24 @@ final readonly class CuttingTable
         return \count(array_filter($this->sheets, static fn (SheetOnTable $row): bool => $row->sheet()->isReady()));
     }
 
+    /** Whether a cut of it is made. */
+    public function isBegun(): bool
+    {
+        return [] !== array_filter($this->sheets, static fn (SheetOnTable $row): bool => $row->isLogged || $row->sheet()->isBegun());
+    }
+
     /** Whether a better plan may still be found by looking longer. */
     public function canBeBetter(): bool
     {
-        $isOpen = static fn (SheetOnTable $row): bool => !$row->isLogged && !$row->sheet()->isBegun() && !$row->sheet()->isReady();
+        $isCut = static fn (SheetOnTable $row): bool => !$row->sheet()->isReady();
 
-        return $this->plan->effort < \count(PlanCuts::EFFORTS) && ($this->isShort() || [] !== array_filter($this->sheets, $isOpen));
+        return $this->plan->kit->isPlanned() && $this->plan->effort < \count(PlanCuts::EFFORTS) && ($this->isShort() || [] !== array_filter($this->sheets, $isCut));
     }
 
     /** Whether it is proven that no plan opens fewer sheets; told only while nothing of it is cut. */
     public function isProven(): bool
     {
-        $isBegun = [] !== array_filter($this->sheets, static fn (SheetOnTable $row): bool => $row->isLogged || $row->sheet()->isBegun());
-
-        return !$isBegun && !$this->isShort() && $this->fullSheets() === $this->plan->least;
+        return !$this->isBegun() && !$this->isShort() && $this->fullSheets() === $this->plan->least;
     }
 
     /** Returns out of what the pieces come, in one line. */

@@ -59,7 +59,7 @@ final readonly class PieceItems
         $size = $piece->size();
         $of = '' === $paper->colourName ? $paper->name : $paper->colourName;
         $name = \sprintf('%s %s %s × %s', mb_substr($of, 0, 110), $piece->name, $lengths->number($size->width), $lengths->number($size->height))
-            .([] === $piece->creases() ? '' : ', to score');
+            .([] === $piece->creases() || ReadyCut::saysScored($piece->name) ? '' : ', scored');
         $item = new Item($name, Kind::Paper, Tracking::Count, null);
         [$item->maker, $item->collection, $item->themes, $item->season] = [$paper->maker, $paper->collection, $paper->themes, $paper->season];
         [$item->colour, $item->colourName, $item->isMulticolour] = [$paper->colour, $paper->colourName, $paper->isMulticolour];

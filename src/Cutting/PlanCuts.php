@@ -51,12 +51,12 @@ final readonly class PlanCuts
         $this->putOnList($kit);
     }
 
-    /** Looks longer for a better plan of what is not begun; returns whether there is one. */
+    /** Looks longer for a better plan, as long as nothing of it is being pulled; returns whether there is one. */
     public function better(Kit $kit): bool
     {
         $kit->checkOpen();
         $plan = $this->cutting->plan($kit);
-        if (!isset(self::EFFORTS[$plan->effort])) {
+        if (!$kit->isPlanned() || !isset(self::EFFORTS[$plan->effort])) {
             return false;
         }
         $job = $this->job($kit);

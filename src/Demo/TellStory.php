@@ -6,6 +6,9 @@ namespace App\Demo;
 
 use App\Catalogue\KeepHomes;
 use App\Catalogue\TakeIn;
+use App\Cutting\AskForPieces;
+use App\Cutting\MakeCut;
+use App\Cutting\TableReading;
 use App\Kits\KitDescription;
 use App\Kits\KitList;
 use App\Kits\Kits;
@@ -24,6 +27,7 @@ use App\Steps\WriteOnce;
 use App\Stores\Place;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Catalogue\PastedThing;
+use Lottel\Core\Cutting\AskedPiece;
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\Outside;
@@ -57,6 +61,9 @@ final class TellStory
         private readonly RoundReading $rounds,
         private readonly BringHome $bring,
         private readonly Kits $kits,
+        private readonly AskForPieces $pieces,
+        private readonly TableReading $table,
+        private readonly MakeCut $cut,
     ) {
         $this->today = new \DateTimeImmutable('today', new \DateTimeZone('UTC'));
         $this->clock = new MockClock($this->today);
@@ -105,14 +112,20 @@ final class TellStory
         $who = $chapter->text('who');
         $until = $chapter->text('until', 'closed');
         $planned = $chapter->int('planned');
-        $this->at($planned, 'pulling' === $until ? 7 * 60 + 40 : 19 * 60);
+        $isOfThisMorning = \in_array($until, ['pulling', 'cutting'], true);
+        $this->at($planned, $isOfThisMorning ? 7 * 60 + 40 : 19 * 60);
         $id = $this->plan($who, $chapter);
         if ('planned' === $until) {
             return;
         }
-        $this->at($chapter->int('pulled', $planned + 1), 'pulling' === $until ? 8 * 60 + 5 : 9 * 60 + 40);
+        $this->at($chapter->int('pulled', $planned + 1), $isOfThisMorning ? 8 * 60 + 5 : 9 * 60 + 40);
         $this->pullRound($who, $id, $chapter);
         if ('pulling' === $until) {
+            return;
+        }
+        if ('cutting' === $until) {
+            $this->cutSome($who, $id, $chapter->int('cuts'));
+
             return;
         }
         $this->pass(90);
@@ -145,7 +158,25 @@ final class TellStory
             });
         }
 
+        if ($chapter->has('pieces')) {
+            $lines = AskedPiece::lines(implode("\n", $chapter->texts('pieces')), LengthUnit::Inch);
+            $this->do($who, fn () => ($this->pieces)($this->kits->one($id), $lines, null));
+        }
+
         return $id;
+    }
+
+    private function cutSome(string $who, int $id, int $cuts): void
+    {
+        for (; $cuts > 0; --$cuts) {
+            $this->pass(1);
+            $this->do($who, function (Step $step) use ($id): void {
+                $kit = $this->kits->one($id);
+                $table = $this->table->of($kit);
+                $next = $table->next() ?? throw new \LogicException('The story makes no more cuts than there are.');
+                ($this->cut)($step, $kit, $table->namesOf($next), $next->setting);
+            });
+        }
     }
 
     private function pullRound(string $who, int $id, Said $chapter): void

@@ -17,6 +17,12 @@ final class ReadyCut
     {
         $isAsLarge = $ready->equals($wanted) || ($mayTurn && $ready->turned()->equals($wanted));
 
-        return $isAsLarge && $isScored === (1 === preg_match('/\b(?:scored|bases?)\b/iu', $name));
+        return $isAsLarge && $isScored === self::saysScored($name);
+    }
+
+    /** Whether a name says that something is scored; bases are. */
+    public static function saysScored(string $name): bool
+    {
+        return 1 === preg_match('/\b(?:scored|bases?)\b/iu', $name);
     }
 }
