@@ -14,7 +14,7 @@ final class ArrowsTest extends TestCase
         'Bench' => ['Database', 'Demo', 'People', 'Stores'],
         'Catalogue' => ['Database', 'Log', 'Steps', 'Stores', 'Web'],
         'Console' => ['Database'],
-        'Cutting' => ['Catalogue', 'Database', 'Kits', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
+        'Cutting' => ['Catalogue', 'Database', 'Kits', 'Labels', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
         'Demo' => ['Catalogue', 'Cutting', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],

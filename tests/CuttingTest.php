@@ -8,6 +8,8 @@ use App\Catalogue\Item;
 use App\Database\Row;
 use App\Log\AuditReading;
 use Doctrine\DBAL\Exception;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Label\ScanCode;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\Uid\Uuid;
@@ -136,7 +138,7 @@ final class CuttingTest extends RoomTestCase
         [$scrap] = $this->putInto('C4', 'Petrel scrap; ; 2; ; #1f5c6b; 6 × 6; 80 lb cover');
         [$panels] = $this->putInto('C4', 'Petrel panels; ; 3; ; #1f5c6b; 4 × 5 1/4; 80 lb cover');
         $scrap = $this->item((int) $scrap->id);
-        [$scrap->kind, $scrap->parent] = [\Lottel\Core\Catalogue\Kind::Scrap, $this->item((int) $this->card->id)];
+        [$scrap->kind, $scrap->parent] = [Kind::Scrap, $this->item((int) $this->card->id)];
         $this->item((int) $panels->id)->parent = $this->item((int) $this->card->id);
         $this->entities()->flush();
         $kit = $this->wanting('8 panels 4 × 5 1/4 Petrel');
@@ -213,6 +215,23 @@ final class CuttingTest extends RoomTestCase
         $this->assertCode(409, 'another device, or an old page');
         self::assertStringContainsString('was made in the meantime', $page->filter('.problem')->text());
         self::assertCount(4, $this->nextCut($kit)['parts'] + [3 => '']);
+    }
+
+    public function testAScanOfThePaperOrTheTrimmerIsACut(): void
+    {
+        [$trimmer, $terns] = [$this->putInto('C3', 'Trimmer; ; 1')[0], $this->putInto('C1', 'Terns; ; 1')[0]];
+        $trimmer->kind = Kind::Tool;
+        $this->entities()->flush();
+        $kit = $this->pulled('4 A2 panels Petrel');
+        $page = $this->post("/kits/{$kit}/cut/scanned", ['code' => (string) ScanCode::ofItem((int) $terns->id)]);
+        $this->assertCode(409);
+        self::assertStringContainsString('Terns is not what lies under the blade', $page->filter('.problem')->text());
+        $this->postAndFollow("/kits/{$kit}/cut/scanned", ['code' => (string) ScanCode::ofItem((int) $this->card->id)]);
+        self::assertCount(2, $this->nextCut($kit)['parts']);
+        $this->postAndFollow("/kits/{$kit}/cut/scanned", ['code' => (string) ScanCode::ofItem((int) $trimmer->id)]);
+        self::assertStringContainsString('4 A2 panels on the tray', $this->text());
+        $this->post("/kits/{$kit}/cut/scanned", ['code' => (string) ScanCode::ofItem((int) $trimmer->id)]);
+        $this->assertCode(409, 'nothing is left to cut');
     }
 
     public function testOnlyWhatLiesOnItsOwnTableIsCut(): void

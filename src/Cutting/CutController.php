@@ -8,8 +8,10 @@ use App\Catalogue\Items;
 use App\Kits\Kit;
 use App\Kits\KitReading;
 use App\Kits\Kits;
+use App\Labels\ReadLabel;
 use App\Steps\Outcome;
 use App\Steps\Step;
+use App\Steps\StepRefused;
 use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
@@ -47,6 +49,7 @@ final class CutController extends Page
             'table' => $table,
             'papers' => $this->papers->choices(),
             'lit' => $this->lit($table),
+            'scan_to' => null === $table->next() ? null : $this->generateUrl('cut_scanned', ['id' => $id]),
             'version' => $this->reading->version($id),
             'problem' => $problem,
         ]);
@@ -124,6 +127,26 @@ final class CutController extends Page
             $input->check();
             $kit = $this->kits->one($id);
             $logged = $cut($step, $kit, $input->list('parts'), $setting);
+
+            return $this->done($kit, $logged->isNothing() ? 'Cut.' : $logged->sentence($this->frame->lengths()));
+        }, fn (Problem $problem): Response => $this->page($id, $problem));
+    }
+
+    /** The label of a paper under the blade, or of the trimmer itself, says that the cut is made. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/cut/scanned', name: 'cut_scanned', methods: ['POST'])]
+    public function scanned(Request $request, int $id, MakeCut $cut, ReadLabel $read): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $cut, $read): Outcome {
+            $code = $input->text('code', 400, true);
+            $input->check();
+            $kit = $this->kits->one($id);
+            $table = $this->table->of($kit);
+            $next = $table->next() ?? throw RefusedCut::isNotInHand();
+            $item = $read($code)?->item;
+            if (null === $item || !$table->isAtBlade($item, $next)) {
+                throw StepRefused::isNotUnderTheBlade($item->name ?? 'That label');
+            }
+            $logged = $cut($step, $kit, $table->namesOf($next), $next->setting);
 
             return $this->done($kit, $logged->isNothing() ? 'Cut.' : $logged->sentence($this->frame->lengths()));
         }, fn (Problem $problem): Response => $this->page($id, $problem));

@@ -8,6 +8,7 @@ use App\Catalogue\Item;
 use App\Steps\StepRefused;
 use App\Stores\Place;
 use App\Stores\TrimmerColumns;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\CutStep;
 use Lottel\Core\Cutting\CutYield;
@@ -256,6 +257,14 @@ final readonly class CuttingTable
         [$sheet, $name] = $step->parts[$at];
 
         return $this->sheets[$sheet]->sheet()->root->named($name);
+    }
+
+    /** Whether a thing is the trimmer, or a paper that lies under its blade in a step. */
+    public function isAtBlade(Item $item, CutStep $step): bool
+    {
+        $papers = array_map(fn (array $part): ?int => $this->sheets[$part[0]]->item->id, $step->parts);
+
+        return \in_array($item->kind, [Kind::Tool, Kind::Machine], true) || \in_array($item->id, $papers, true);
     }
 
     /** Whether the paper is turned for a step: the cut before it in the same sheet ran the other way. */

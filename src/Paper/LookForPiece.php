@@ -39,7 +39,7 @@ final readonly class LookForPiece
         $wanted = self::wanted($question->piece, $question);
         $search = new ScrapSearch($question->colour?->lab(), self::TOLERANCE, $question->weight?->gsm());
         $found = $search->among($wanted, array_values(array_filter(array_map(static fn (PaperRow $row): ?Scrap => $row->scrap(), $rows))));
-        $isScrap = static fn (ScrapMatch $match): bool => $rows[(int) $match->scrap->id]->isScrap();
+        $isScrap = static fn (ScrapMatch $match): bool => $rows[(int) $match->scrap->id]->isScrap() || $rows[(int) $match->scrap->id]->isReadyCut();
         $scraps = array_values(array_filter($found->matches, $isScrap));
         $sheets = array_values(array_filter($found->matches, static fn (ScrapMatch $match): bool => !$isScrap($match)));
         $near = $found->near;

@@ -30,6 +30,7 @@ final readonly class PaperRow
         public int $wished,
         public ?int $placeId,
         public ?string $address,
+        private bool $isCut,
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class PaperRow
             $row->int('wished'),
             $row->intOrNull('place_id'),
             $row->textOrNull('address'),
+            null !== $row->intOrNull('parent_id'),
         );
     }
 
@@ -55,6 +57,12 @@ final readonly class PaperRow
     public function free(): int
     {
         return (new Availability($this->quantity, 0, $this->wished))->free();
+    }
+
+    /** Whether it was cut ahead of time, and is no sheet as it was bought. */
+    public function isReadyCut(): bool
+    {
+        return $this->isCut && !$this->isScrap();
     }
 
     public function isScrap(): bool

@@ -37,6 +37,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self('That sheet is not on the table any more, or was cut in the meantime; this is how it stands.');
     }
 
+    public static function isNotUnderTheBlade(string $what): self
+    {
+        return new self(\sprintf('%s is not what lies under the blade. Scan that paper, or the trimmer.', $what));
+    }
+
     public static function isScoredAlready(string $piece): self
     {
         return new self(\sprintf('So many of “%s” are not left to be scored; this is how it stands.', $piece));
