@@ -46,8 +46,16 @@ final class CuttingTest extends RoomTestCase
     {
         $kit = $this->wanting($pieces);
         $this->postAndFollow("/kits/{$kit}/pull");
-        foreach (Row::each($this->database()->fetchAllAssociative('SELECT id, item_id FROM need WHERE kit_id = ?', [$kit]), static fn (Row $row): Row => $row) as $need) {
-            $place = $this->word('SELECT address FROM balance JOIN place ON place.id = place_id WHERE item_id = ? AND nature = ?', [$need->int('item_id'), 'storage']);
+        foreach (
+            Row::each(
+                $this->database()->fetchAllAssociative('SELECT id, item_id FROM need WHERE kit_id = ?', [$kit]),
+                static fn (Row $row): Row => $row,
+            ) as $need
+        ) {
+            $place = $this->word('SELECT address FROM balance JOIN place ON place.id = place_id WHERE item_id = ? AND nature = ?', [
+                $need->int('item_id'),
+                'storage',
+            ]);
             $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => $place, 'needs' => [(string) $need->int('id')]]);
             $this->assertCode(200, $this->text());
         }
@@ -90,7 +98,8 @@ final class CuttingTest extends RoomTestCase
     private function onTray(string $name, int $kit): int
     {
         return $this->number(
-            'SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN item i ON i.id = b.item_id JOIN kit k ON k.tray_id = b.place_id WHERE i.name = ? AND k.id = ?',
+            'SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN item i ON i.id = b.item_id JOIN kit k ON k.tray_id = b.place_id
+             WHERE i.name = ? AND k.id = ?',
             [$name, $kit],
         );
     }
@@ -244,7 +253,14 @@ final class CuttingTest extends RoomTestCase
         $this->post("/kits/{$other}/cut/made", ['setting' => '34544', 'parts' => [$sheet.' 1']]);
         $this->assertCode(409, 'a kit without a tray');
         $next = $this->nextCut($kit);
-        foreach ([['setting' => '777'] + $next, ['parts' => []] + $next, ['parts' => ['x']] + $next, ['parts' => [explode(' ', $next['parts'][0])[0].' 1.1.1']] + $next] as $crafted) {
+        foreach (
+            [
+                ['setting' => '777'] + $next,
+                ['parts' => []] + $next,
+                ['parts' => ['x']] + $next,
+                ['parts' => [explode(' ', $next['parts'][0])[0].' 1.1.1']] + $next,
+            ] as $crafted
+        ) {
             $this->post("/kits/{$kit}/cut/made", $crafted);
             $this->assertCode(409);
         }
@@ -347,7 +363,11 @@ final class CuttingTest extends RoomTestCase
         $this->post("/kits/{$kit}/needs/{$need}", ['quantity' => '3']);
         $this->assertCode(409);
         $this->postAndFollow("/kits/{$kit}/pieces/{$piece}", ['remove' => '1']);
-        self::assertSame([0, 1], [$this->wantedOf($this->card, $kit), $this->number('SELECT quantity FROM need WHERE kit_id = ?', [$kit])], 'what was wanted by hand stays');
+        self::assertSame(
+            [0, 1],
+            [$this->wantedOf($this->card, $kit), $this->number('SELECT quantity FROM need WHERE kit_id = ?', [$kit])],
+            'what was wanted by hand stays',
+        );
         self::assertSame(0, $this->number('SELECT count(*) FROM sheet_in_work'));
     }
 
@@ -429,9 +449,13 @@ final class CuttingTest extends RoomTestCase
         $this->cutAll($kit);
         self::assertSame('C2', $this->word("SELECT address FROM item i JOIN place p ON p.id = i.home_id WHERE i.kind = 'scrap'"), 'beside its parent');
         $kit = $this->wanting('8 A2 panels Petrel');
-        self::assertMatchesRegularExpression('/At a copy shop: 4 cuts of whole stacks, about 10.00; at home about \d+ min/', $this->get("/kits/{$kit}/cut")->text());
+        self::assertMatchesRegularExpression(
+            '/At a copy shop: 4 cuts of whole stacks, about 10.00; at home about \d+ min/',
+            $this->get("/kits/{$kit}/cut")->text(),
+        );
         self::assertStringContainsString('About 10.00 at 2.50 a cut', $this->get("/kits/{$kit}/cut/order")->text());
-        foreach (['keep_long' => '1', 'sheets_together' => '0', 'per_cut' => 'much', 'smallest_strip' => '11', 'offcuts' => 'moon', 'keep_short' => ''] as $field => $value) {
+        $wrong = ['keep_long' => '1', 'sheets_together' => '0', 'per_cut' => 'much', 'smallest_strip' => '11', 'offcuts' => 'moon', 'keep_short' => ''];
+        foreach ($wrong as $field => $value) {
             $page = $this->post('/paper/trimmer', [$field => $value] + $fields);
             $this->assertCode(422, $field);
             self::assertCount(1, $page->filter("#trimmer-{$field}-error"), $field);
@@ -465,7 +489,11 @@ final class CuttingTest extends RoomTestCase
         self::assertStringContainsString('Petrel card', $this->answer("/kits/{$kit}/cut/cuts.csv"));
         self::assertStringContainsString('4 1/4 in', $this->answer("/kits/{$kit}/cut/pieces.csv"));
         self::assertStringStartsWith('%PDF', $this->answer("/kits/{$kit}/cut/plan.pdf"));
-        self::assertMatchesRegularExpression('~/MediaBox \[0\.000000 0\.000000 (702|954)~', $this->answer("/kits/{$kit}/cut/true-size.pdf"), 'the sheet and 16 mm on each side');
+        self::assertMatchesRegularExpression(
+            '~/MediaBox \[0\.000000 0\.000000 (702|954)~',
+            $this->answer("/kits/{$kit}/cut/true-size.pdf"),
+            'the sheet and 16 mm on each side',
+        );
         $sheet = $this->number('SELECT min(id) FROM sheet_in_work');
         $svg = $this->answer("/kits/{$kit}/cut/sheet-{$sheet}-true-size.svg");
         self::assertStringContainsString('width="215.900" height="279.400"', $svg, '8 1/2 × 11 in are 215.9 × 279.4 mm (ISO 216 gives letter so)');

@@ -11,6 +11,7 @@ use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\Outline;
 use Lottel\Core\Paper\Sheet;
 use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Uid\Uuid;
 
 /** All paper, the question whether there is a piece, and scraps that are kept. */
@@ -223,5 +224,36 @@ final class PaperTest extends RoomTestCase
         $this->post('/paper/scraps', ['of' => $this->card->id, 'scrap_size' => '3 × 6']);
         $this->assertCode(403);
         self::assertCount(0, $this->get('/paper')->filter('.scrap-in'));
+    }
+
+    public function testAScrapIsMeasuredByItsPhoto(): void
+    {
+        $photo = \dirname(__DIR__).'/demo/pictures/scrap-on-sheet.jpg';
+        $page = $this->photographed($photo);
+        $this->assertCode(200);
+        self::assertSame('3 in × 5 1/4 in', $page->filter('#scrap-scrap_size')->attr('value'), 'as large as it is drawn');
+        self::assertSame((string) $this->card->id, $page->filter('#scrap-of option[selected]')->attr('value'), 'of the paper that has its colour');
+        $this->postAndFollow('/paper/scraps', ['of' => (string) $this->card->id, 'scrap_size' => '3 in × 5 1/4 in', 'from' => 'paper:']);
+        self::assertStringContainsString('Petrel scrap 3 × 5¼ is in', $this->text());
+        $blank = imagecreatetruecolor(60, 40);
+        imagejpeg($blank, $file = (string) tempnam(sys_get_temp_dir(), 'scrap'));
+        $page = $this->photographed($file);
+        $this->assertCode(422);
+        self::assertStringContainsString('not seen whole', $page->filter('#photo-photo-error')->text());
+        $page = $this->post('/paper/scrap-photo', ['_form' => 'photo', 'sheet' => 'letter']);
+        $this->assertCode(422);
+        self::assertCount(1, $page->filter('#photo-photo-error'), 'no photo came');
+        $this->post('/paper/scrap-photo', ['_form' => 'photo', 'sheet' => 'moon']);
+        $this->assertCode(422);
+    }
+
+    private function photographed(string $file): Crawler
+    {
+        $copy = (string) tempnam(sys_get_temp_dir(), 'scrap');
+        copy($file, $copy);
+
+        return $this->browser->request('POST', '/paper/scrap-photo', ['_form' => 'photo', 'sheet' => 'letter', '_request' => (string) Uuid::v7()], [
+            'photo' => new UploadedFile($copy, 'scrap.jpg', 'image/jpeg', null, true),
+        ]);
     }
 }

@@ -37,7 +37,16 @@ final class SecurityTest extends RoomTestCase
             if (\in_array($name, ['sign_in', 'begin', 'sign_out'], true) || str_starts_with($name, '_')) {
                 continue;
             }
-            $named = ['{id}' => '1', '{need}' => '1', '{piece}' => '1', '{sheet}' => '1', '{address}' => 'C1', '{letters}' => 'C', '{subject}' => 'place', '{type}' => 'pdf'];
+            $named = [
+                '{id}' => '1',
+                '{need}' => '1',
+                '{piece}' => '1',
+                '{sheet}' => '1',
+                '{address}' => 'C1',
+                '{letters}' => 'C',
+                '{subject}' => 'place',
+                '{type}' => 'pdf',
+            ];
             $path = strtr($route->getPath(), $named);
             $this->browser->request($route->getMethods()[0], $path);
             $this->assertCode(303, $path);

@@ -24,7 +24,7 @@ final class ArrowsTest extends TestCase
         'Label' => ['Catalogue'],
         'Round' => ['Furniture'],
         'Room' => ['Furniture', 'Measure', 'Round', 'Words'],
-        'Picture' => ['Catalogue', 'Colour', 'Furniture', 'Homes'],
+        'Picture' => ['Catalogue', 'Colour', 'Furniture', 'Homes', 'Measure'],
         'Homes' => ['Catalogue', 'Colour', 'Furniture', 'Log', 'Measure', 'Round', 'Upkeep'],
     ];
 

@@ -69,6 +69,20 @@ final readonly class KeepPhoto
         return new Raster(imagesx($small), imagesy($small), iterator_to_array(self::pixels($small), false));
     }
 
+    /**
+     * Returns a picture that is not kept as a raster.
+     *
+     * @param int $side how long its longer side may be, in pixels
+     *
+     * @throws InvalidPhoto if the file is too large, no picture, or damaged
+     */
+    public function rasterOf(UploadedFile $file, int $side): Raster
+    {
+        $small = $this->smaller($this->upright($file, $this->read($file)), $side);
+
+        return new Raster(imagesx($small), imagesy($small), iterator_to_array(self::pixels($small), false));
+    }
+
     /** @return array{int, int}|null width and height in pixels, null where its file is not there any more */
     public function size(string $photo): ?array
     {

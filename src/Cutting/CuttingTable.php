@@ -110,7 +110,9 @@ final readonly class CuttingTable
     {
         $isCut = static fn (SheetOnTable $row): bool => !$row->sheet()->isReady();
 
-        return $this->plan->kit->isPlanned() && $this->plan->effort < \count(PlanCuts::EFFORTS) && ($this->isShort() || [] !== array_filter($this->sheets, $isCut));
+        return $this->plan->kit->isPlanned()
+            && $this->plan->effort < \count(PlanCuts::EFFORTS)
+            && ($this->isShort() || [] !== array_filter($this->sheets, $isCut));
     }
 
     /** Whether it is proven that no plan opens fewer sheets; told only while nothing of it is cut. */

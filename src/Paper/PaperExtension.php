@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Web\Frame;
+use Lottel\Core\Measure\Length;
 use Twig\Extension\AbstractExtension;
+use Twig\TwigFilter;
 use Twig\TwigFunction;
 
 /** Drawings and words of the paper pages. */
@@ -15,9 +17,15 @@ final class PaperExtension extends AbstractExtension
     {
     }
 
+    public function getFilters(): array
+    {
+        return [new TwigFilter('tick_length', fn (int $ticks): string => $this->frame->lengths()->full(Length::ofTicks($ticks)))];
+    }
+
     public function getFunctions(): array
     {
         return [
+            new TwigFunction('seen_scrap', (new ScrapPhotoDrawing())->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('piece_scale', $this->piece->scale(...)),
             new TwigFunction('piece_drawing', $this->piece->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('paper_wall', $this->wall->drawn(...), ['is_safe' => ['html']]),

@@ -9,12 +9,16 @@ use App\Catalogue\Items;
 use App\Database\Row;
 use App\Stores\Place;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\Difference;
+use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Measure\Size;
 
 /** What the room has of scraps already: which are alike, where their like lives, and which sizes come up often. */
 final readonly class ScrapReading
 {
     private const MOST_SIZES = 6;
+    private const MOST_PAPERS = 200;
 
     public function __construct(private Connection $database, private Items $items)
     {
@@ -42,6 +46,28 @@ final readonly class ScrapReading
         );
 
         return Row::each($rows, static fn (Row $row): Size => Size::ofTicks($row->int('sheet_width'), $row->int('sheet_height')));
+    }
+
+    /** @return array<int, string> papers that a scrap can be cut from, those of about a colour first */
+    public function papersNear(string $colour): array
+    {
+        $wanted = Lab::of(Srgb::ofHex($colour));
+        $rows = Row::each(
+            $this->database->fetchAllAssociative(
+                "SELECT id, name, colour FROM item WHERE kind = 'paper' AND parent_id IS NULL AND removed_at IS NULL ORDER BY name",
+            ),
+            static fn (Row $row): Row => $row,
+        );
+        $far = static fn (Row $row): float => null === $row->textOrNull('colour')
+            ? \INF
+            : Difference::between($wanted, Lab::of(Srgb::ofHex($row->text('colour'))));
+        usort($rows, static fn (Row $a, Row $b): int => $far($a) <=> $far($b));
+        $papers = [];
+        foreach (\array_slice($rows, 0, self::MOST_PAPERS) as $row) {
+            $papers[$row->int('id')] = $row->text('name');
+        }
+
+        return $papers;
     }
 
     /** @return list<NamedPaper> the papers that a scrap can be cut from: those of the asked colour first, the largest of them before the others */

@@ -19,6 +19,7 @@ use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\RefusedRetracking;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\InvalidWeight;
+use Lottel\Core\Picture\UnclearPicture;
 use Symfony\Component\DependencyInjection\Attribute\Exclude;
 use Symfony\Component\HttpFoundation\Request;
 
@@ -50,6 +51,7 @@ final readonly class Problem
             $exception instanceof RefusedMovement => [422, ['quantity' => $exception->inWords($quantities)]],
             $exception instanceof InvalidPieces => [422, ['pieces' => $exception->getMessage()]],
             $exception instanceof RefusedCut => null === $exception->field ? [409, []] : [422, [$exception->field => $exception->getMessage()]],
+            $exception instanceof UnclearPicture => [422, ['photo' => $exception->getMessage()]],
             $exception instanceof RefusedRetracking => [422, ['becomes' => $exception->getMessage()]],
             $exception instanceof Refusal => null === $exception->field() ? [409, []] : [422, [$exception->field() => $exception->getMessage()]],
             $exception instanceof RefusedStep => [409, []],

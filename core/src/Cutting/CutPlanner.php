@@ -33,7 +33,7 @@ final readonly class CutPlanner
     /** Pieces on a sheet that holds little. */
     private const FEW = 9;
 
-    /** @param float $seconds about how long the search for one paper may take; counted in work, not by a clock */
+    /** @param float $seconds about how long the search may take; counted in work, not by a clock */
     public function __construct(private Trimmer $trimmer = new Trimmer(), private float $seconds = 1.0)
     {
     }
@@ -94,7 +94,8 @@ final readonly class CutPlanner
         $plan = $this->searched($pieces, $stocks, $bound, (int) ($seconds * self::WORK_PER_SECOND));
         if (null === $exact) {
             $isOpen = $plan->score->unplaced > 0 || $plan->score->sheets > $bound;
-            $exact = SmallJob::solve($pieces, $stocks, new Trimmer(), $isOpen ? self::WORK_FOR_A_PROOF : self::WORK_FOR_AN_OFFCUT);
+            $work = (int) (min(1.0, $this->seconds) * ($isOpen ? self::WORK_FOR_A_PROOF : self::WORK_FOR_AN_OFFCUT));
+            $exact = SmallJob::solve($pieces, $stocks, new Trimmer(), $work);
             $bound = $exact?->score->sheets ?? $bound;
         }
         $candidates = array_filter([

@@ -9,6 +9,11 @@ final class GreedySearch
 {
     private const MOST_RUNS = 4000;
 
+    /** What a sheet costs that is cut like the one before it, in fits looked at. */
+    private const WORK_OF_A_COPY = 40;
+
+    private int $copies = 0;
+
     private readonly Dice $dice;
 
     private readonly GreedyFill $filler;
@@ -49,7 +54,7 @@ final class GreedySearch
         $orders = $this->orders();
         $fillings = Filling::all();
         $best = $this->run(0, $orders, $fillings);
-        for ($run = 1; $this->filler->work < $budget && $run < self::MOST_RUNS; ++$run) {
+        for ($run = 1; $this->filler->work + self::WORK_OF_A_COPY * $this->copies < $budget && $run < self::MOST_RUNS; ++$run) {
             $plan = $this->run($run, $orders, $fillings);
             if ($plan->score->isBetterThan($best->score)) {
                 $best = $plan;
@@ -92,6 +97,7 @@ final class GreedySearch
                     break;
                 }
                 $times = $this->times($root, $remaining, $stock->quantity - $copy);
+                $this->copies += $times - 1;
                 for ($i = 0; $i < $times; ++$i) {
                     $used[] = new CutStock($index, 0 === $i ? $root : $root->copy());
                     foreach ($root->pieces() as $piece => $count) {

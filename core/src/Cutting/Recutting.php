@@ -22,6 +22,10 @@ final class Recutting
 
     private const WORK_OF_A_PIECE = 25;
 
+    /** What looking over a plan of very many sheets costs besides, for each sheet beyond so many. */
+    private const MANY_SHEETS = 60;
+    private const WORK_OF_A_SHEET = 5;
+
     private int $work = 0;
 
     private readonly Dice $dice;
@@ -132,7 +136,7 @@ final class Recutting
 
     private function recut(Arrangement $from, int $mostSheets): Arrangement
     {
-        $this->work += self::WORK_OF_A_ROUND;
+        $this->work += self::WORK_OF_A_ROUND + self::WORK_OF_A_SHEET * max(0, \count($from->cuts) - self::MANY_SHEETS);
         $next = clone $from;
         $open = [];
         foreach ($this->picked($next) as $at) {

@@ -102,7 +102,14 @@ final class AskedPieceTest extends TestCase
     public function testWhatWasCutBeforeIsAskedForAgain(): void
     {
         $lengths = new LengthFormat(LengthUnit::Inch);
-        foreach (['White A2 panels' => [4.25, 5.5], 'Petrel A2 mats' => [4.125, 5.375], 'White A2 top-fold bases, scored' => [4.25, 11], 'Odd tags' => [2, 3.5]] as $name => $sides) {
+        foreach (
+            [
+                'White A2 panels' => [4.25, 5.5],
+                'Petrel A2 mats' => [4.125, 5.375],
+                'White A2 top-fold bases, scored' => [4.25, 11],
+                'Odd tags' => [2, 3.5],
+            ] as $name => $sides
+        ) {
             $size = Size::ofTicks((int) ($sides[0] * 8128), (int) ($sides[1] * 8128));
             $line = AskedPiece::lineFor(24, $name, $size, $lengths, 'Gull cardstock 12 × 12');
             $asked = AskedPiece::read($line, LengthUnit::Inch);

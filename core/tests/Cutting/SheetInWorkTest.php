@@ -114,7 +114,10 @@ final class SheetInWorkTest extends TestCase
                 $area = array_sum(array_map(static fn (YieldedPart $part): int => $part->area(), $yield->parts));
                 self::assertSame($cut->root->area(), $area);
                 $doubled = $yield->and($yield);
-                self::assertSame([2, 2 * $area], [$doubled->sheets, array_sum(array_map(static fn (YieldedPart $part): int => $part->area(), $doubled->parts))]);
+                self::assertSame(
+                    [2, 2 * $area],
+                    [$doubled->sheets, array_sum(array_map(static fn (YieldedPart $part): int => $part->area(), $doubled->parts))],
+                );
                 self::assertEqualsWithDelta($yield->waste(), $doubled->waste(), 1e-12);
             }
         }
@@ -146,7 +149,11 @@ final class SheetInWorkTest extends TestCase
         $panel = new Piece('panel', self::inches(4.25), self::inches(5.5), 3, true, 'a');
         $planned = (new CutTable(new CutPlanner()))->plan([7 => $panel], [3 => [$spoilt, 'a']], [12 => $sheet]);
         self::assertSame([[3], [12], []], [array_keys($planned->changed), array_column($planned->opened, 0), $planned->lacking]);
-        self::assertSame([3, 2], [$planned->changed[3]->root->pieces()[7], $planned->opened[0][1]->root->pieces()[7]], 'one of the two spoilt parts is large enough');
+        self::assertSame(
+            [3, 2],
+            [$planned->changed[3]->root->pieces()[7], $planned->opened[0][1]->root->pieces()[7]],
+            'one of the two spoilt parts is large enough',
+        );
         $planned = (new CutTable(new CutPlanner()))->plan([7 => $panel], [3 => [$spoilt, 'b']], []);
         self::assertSame([7 => 3], $planned->lacking, 'another paper');
     }
