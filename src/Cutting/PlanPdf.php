@@ -77,10 +77,13 @@ final readonly class PlanPdf
             $this->centred($pdf, $name, $left + $mm($x), $top + $mm($y) + $down / 2 - 5, $across);
             $this->centred($pdf, $this->number($part->width).' × '.$this->number($part->height), $left + $mm($x), $top + $mm($y) + $down / 2, $across);
         }
+        $pdf->setLineStyle(['width' => 0.5, 'color' => [156, 58, 43]]);
         foreach ($plan->cuts as $cut) {
             [$x, $y, $length] = [$left + $mm($cut['x']), $top + $mm($cut['y']), $mm($cut['length'])];
-            $pdf->Line($x, $y, $x + ($cut['isUpright'] ? 0 : $length), $y + ($cut['isUpright'] ? $length : 0), ['width' => 0.35, 'color' => [156, 58, 43]]);
-            $this->said($pdf, (string) $cut['number'], $x + 0.8, $y + 0.3, 8, 'B');
+            $pdf->Line($x, $y, $x + ($cut['isUpright'] ? 0 : $length), $y + ($cut['isUpright'] ? $length : 0));
+        }
+        foreach ($plan->cuts as $cut) {
+            $this->said($pdf, (string) $cut['number'], $left + $mm($cut['x']) + 0.8, $top + $mm($cut['y']) + 0.3, 8, 'B');
         }
         $pdf->Rect($left, $top, $mm($plan->width), $mm($plan->height), 'D', ['all' => ['width' => 0.4, 'color' => [34, 48, 58]]]);
         $this->said($pdf, $this->number($plan->width), $left + $mm($plan->width) / 2, $top - 6, 9);

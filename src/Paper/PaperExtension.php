@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Web\Frame;
-use Lottel\Core\Measure\Length;
 use Twig\Extension\AbstractExtension;
-use Twig\TwigFilter;
 use Twig\TwigFunction;
 
 /** Drawings and words of the paper pages. */
@@ -15,11 +13,6 @@ final class PaperExtension extends AbstractExtension
 {
     public function __construct(private readonly PieceDrawing $piece, private readonly PaperWallDrawing $wall, private readonly Frame $frame)
     {
-    }
-
-    public function getFilters(): array
-    {
-        return [new TwigFilter('tick_length', fn (int $ticks): string => $this->frame->lengths()->full(Length::ofTicks($ticks)))];
     }
 
     public function getFunctions(): array

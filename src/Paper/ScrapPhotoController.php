@@ -68,6 +68,7 @@ final class ScrapPhotoController extends Page
         return $this->render('paper/scrap_photo.html.twig', [
             'found' => $found,
             'size' => null === $found ? null : $this->rounded($found->size),
+            'off' => null === $found ? null : Length::ofTicks((int) ceil($found->giveOrTake / $this->unit()) * $this->unit()),
             'sheets' => PaperSize::cases(),
             'usual' => ($this->frame->isMetric() ? PaperSize::A4 : PaperSize::Letter)->value,
             'papers' => null === $found ? [] : $this->scraps->papersNear($found->colour),
@@ -78,13 +79,18 @@ final class ScrapPhotoController extends Page
     /** To the sixteenth or the millimetre, which is finer than a photo tells; the shorter side first. */
     private function rounded(Size $size): Size
     {
-        $unit = LengthUnit::Inch === $this->frame->measure() ? intdiv(Length::TICKS_PER_INCH, 16) : Length::TICKS_PER_MILLIMETRE;
+        $unit = $this->unit();
         $sides = array_map(
             static fn (Length $side): int => max(1, (int) round($side->ticks / $unit)) * $unit,
             [$size->width, $size->height],
         );
 
         return Size::ofTicks(min($sides), max($sides));
+    }
+
+    private function unit(): int
+    {
+        return LengthUnit::Inch === $this->frame->measure() ? intdiv(Length::TICKS_PER_INCH, 16) : Length::TICKS_PER_MILLIMETRE;
     }
 
     private function picture(?UploadedFile $file, bool $isDemo): ?UploadedFile
