@@ -12,6 +12,7 @@ use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapSearch;
 use Lottel\Core\Cutting\Stock;
+use Lottel\Core\Cutting\Trimmer;
 use Lottel\Core\Cutting\WantedPiece;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Outline;
@@ -75,6 +76,31 @@ foreach ([[10, 0], [30, 0], [80, 0], [10, 200], [30, 200], [80, 200]] as [$piece
     printf("| %d | %d | %d | %d %% | %.2f | %.2f | %.2f |\n", $pieces, $scraps, $jobs, ...[
         (int) round(100 * $proven / $jobs), $gap / $jobs, $times[intdiv($jobs, 2)], end($times),
     ]);
+}
+
+echo "\n| first and better plans: pieces | different | scraps | jobs | first, median s | first, longest s | best, median s | best, longest s |\n";
+echo "|---:|---:|---:|---:|---:|---:|---:|---:|\n";
+foreach ([[30, 3, 200], [30, 6, 200], [24, 12, 0], [24, 12, 200], [80, 10, 200]] as [$pieces, $different, $scraps]) {
+    mt_srand(100 * $pieces + $different + $scraps);
+    $times = ['0.05' => [], '0.6' => []];
+    for ($job = 0; $job < 12; ++$job) {
+        $wanted = [];
+        for ($kind = 0; $kind < $different; ++$kind) {
+            $wanted[] = new Piece('p'.$kind, 1016 * mt_rand(8, 44), 1016 * mt_rand(8, 44), intdiv($pieces, $different), true, '');
+        }
+        $stocks = [new Stock('letter', 69_088, 89_408, 100, '', true)];
+        for ($scrap = 0; $scrap < $scraps; ++$scrap) {
+            $stocks[] = new Stock('s'.$scrap, 1016 * mt_rand(8, 44), 1016 * mt_rand(8, 64), 1, '', false);
+        }
+        foreach (['0.05', '0.6'] as $seconds) {
+            $start = hrtime(true);
+            (new CutPlanner(new Trimmer(97_536, 1016), (float) $seconds))->plan($wanted, $stocks);
+            $times[$seconds][] = (hrtime(true) - $start) / 1e9;
+        }
+    }
+    sort($times['0.05']);
+    sort($times['0.6']);
+    printf("| %d | %d | %d | 12 | %.2f | %.2f | %.2f | %.2f |\n", $pieces, $different, $scraps, $times['0.05'][6], $times['0.05'][11], $times['0.6'][6], $times['0.6'][11]);
 }
 
 echo "\n| rounds: stops | jobs | proven shortest | mean gap to the bound | largest gap | median s | longest s |\n|---:|---:|---:|---:|---:|---:|---:|\n";

@@ -30,6 +30,10 @@ final readonly class CutPlanner
 
     private const WORK_FOR_AN_OFFCUT = 1_500_000;
 
+    private const WORK_FOR_VALUES = 4_000_000;
+
+    private const TABLE_WORK_PER_SECOND = 8_000_000;
+
     /** Pieces on a sheet that holds little. */
     private const FEW = 9;
 
@@ -90,13 +94,16 @@ final readonly class CutPlanner
         if (null !== $exact && $this->canCut($exact)) {
             return [$this->withLargerOffcut($this->recut($exact, $pieces, $stocks, $exact->score->sheets, self::WORK_FOR_FEWER_CUTS)), $exact->score->sheets];
         }
-        $bound = $exact?->score->sheets ?? max((new SheetBound())->of($pieces, $stocks), (new SideBound())->of($pieces, $stocks));
+        $bound = $exact?->score->sheets ?? max((new SheetBound(min(SheetBound::BUDGET, $this->tableWork())))->of($pieces, $stocks), (new SideBound())->of($pieces, $stocks));
         $plan = $this->searched($pieces, $stocks, $bound, (int) ($seconds * self::WORK_PER_SECOND));
         if (null === $exact) {
             $isOpen = $plan->score->unplaced > 0 || $plan->score->sheets > $bound;
             $work = (int) (min(1.0, $this->seconds) * ($isOpen ? self::WORK_FOR_A_PROOF : self::WORK_FOR_AN_OFFCUT));
             $exact = SmallJob::solve($pieces, $stocks, new Trimmer(), $work);
             $bound = $exact?->score->sheets ?? $bound;
+        }
+        if (0 === $plan->score->unplaced && $plan->score->sheets > $bound) {
+            $bound = max($bound, (new ValueBound($pieces, $stocks))->of($plan->score->sheets, (int) (min(1.0, $this->seconds) * self::WORK_FOR_VALUES)));
         }
         $candidates = array_filter([
             $plan,
@@ -116,7 +123,7 @@ final readonly class CutPlanner
      */
     private function searched(array $pieces, array $stocks, int $bound, int $budget): CutPlan
     {
-        $plan = (new GreedySearch($pieces, $stocks, $this->trimmer))->search((int) ($budget * self::SHARE_OF_FILLINGS));
+        $plan = (new GreedySearch($pieces, $stocks, $this->trimmer, $this->tableWork()))->search((int) ($budget * self::SHARE_OF_FILLINGS));
 
         return $this->recut($plan, $pieces, $stocks, $bound, $budget);
     }
@@ -130,6 +137,12 @@ final readonly class CutPlanner
         $isVast = \count($plan->used) > self::MOST_TO_RECUT || $plan->score->unplaced > self::MOST_TO_RECUT;
 
         return $isVast ? $plan : (new Recutting($pieces, $stocks, $this->trimmer))->improve($plan, $bound, $budget);
+    }
+
+    /** What one table of patterns may take: less where a plan is wanted at once. */
+    private function tableWork(): int
+    {
+        return (int) min(PatternTable::MOST_WORK, $this->seconds * self::TABLE_WORK_PER_SECOND);
     }
 
     private function hasLimits(): bool

@@ -31,9 +31,14 @@ final class GreedySearch
     /**
      * @param list<Piece> $pieces of one paper
      * @param list<Stock> $stocks of the same paper
+     * @param int $tableWork what a table of best patterns may take, in values compared
      */
-    public function __construct(private readonly array $pieces, private readonly array $stocks, Trimmer $trimmer)
-    {
+    public function __construct(
+        private readonly array $pieces,
+        private readonly array $stocks,
+        Trimmer $trimmer,
+        int $tableWork = PatternTable::MOST_WORK,
+    ) {
         $this->dice = new Dice();
         $this->filler = new GreedyFill($pieces, $trimmer);
         $this->carver = new Carver($trimmer);
@@ -45,7 +50,7 @@ final class GreedySearch
             $width = max($width, $stock->width);
             $height = max($height, $stock->height);
         }
-        $this->table = PatternTable::for($pieces, $areas, $width, $height);
+        $this->table = PatternTable::for($pieces, $areas, $width, $height, $tableWork);
     }
 
     /** @param int $budget how many fits may be looked at before the search stops; one plan is always made */

@@ -10,10 +10,14 @@ namespace Lottel\Core\Cutting;
  */
 final class SheetBound
 {
-    /** What may be spent on tables, in values compared. */
-    private const BUDGET = 1_500_000;
+    public const BUDGET = 1_500_000;
 
     private int $spent = 0;
+
+    /** @param int $budget what may be spent on tables, in values compared */
+    public function __construct(private readonly int $budget = self::BUDGET)
+    {
+    }
 
     /**
      * Returns the bound.
@@ -57,7 +61,7 @@ final class SheetBound
             $values,
             self::longest($stocks, true),
             self::longest($stocks, false),
-            min(PatternTable::MOST_WORK, self::BUDGET - $this->spent),
+            min(PatternTable::MOST_WORK, $this->budget - $this->spent),
         );
         if (null !== $table) {
             $this->spent += $table->work;
