@@ -25,6 +25,9 @@ class SheetOnTable
     #[ORM\Column(type: 'json')]
     private array $tree;
 
+    /** The tree as it is worked with. */
+    private ?SheetInWork $sheet = null;
+
     /** Whether it is cut and the log has what it became. */
     #[ORM\Column(options: ['default' => false])]
     public bool $isLogged = false;
@@ -47,11 +50,12 @@ class SheetOnTable
 
     public function sheet(): SheetInWork
     {
-        return SheetInWork::of(WorkPart::read($this->tree));
+        return $this->sheet ??= SheetInWork::of(WorkPart::read($this->tree));
     }
 
     public function put(SheetInWork $sheet): void
     {
+        $this->sheet = $sheet;
         $this->tree = $sheet->root->kept();
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Cutting;
 
+use App\Catalogue\Item;
 use App\Kits\Kit;
 use App\Log\LogBook;
 use App\Paper\OffcutHomes;
+use App\Stores\Place;
 use App\Stores\Rooms;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\CutStep;
@@ -34,8 +36,20 @@ final readonly class TableReading
             $here,
             $this->steps($toCut, $plan->setting, $trimmer->sheetsTogether),
             $trimmer,
-            $this->homes->of(...),
+            $this->homesOnce(),
         );
+    }
+
+    /** @return \Closure(Item): ?Place where what is left of a paper goes; looked up once for each */
+    private function homesOnce(): \Closure
+    {
+        $homes = [];
+
+        return function (Item $paper) use (&$homes): ?Place {
+            $homes[(int) $paper->id] ??= [$this->homes->of($paper)];
+
+            return $homes[(int) $paper->id][0];
+        };
     }
 
     /**

@@ -58,6 +58,7 @@ final class ValueBoundTest extends TestCase
     public function testItKnowsMoreThanAreasAndSides(): void
     {
         mt_srand(80_200);
+        $pieces = $stocks = [];
         for ($job = 0; $job < 3; ++$job) {
             $pieces = [];
             for ($left = 80; $left > 0;) {
