@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Catalogue\Item;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Grammage;
@@ -79,6 +80,20 @@ final class PaperTest extends RoomTestCase
         $kit = $this->planKit('Harbour', []);
         $this->postAndFollow('/items/'.$this->card->id.'/into-kit', ['kit' => (string) $kit, 'quantity' => '1']);
         self::assertSame(1, $this->number("SELECT quantity FROM need WHERE kit_id = $kit"));
+    }
+
+    public function testWhatIsReadyCutComesFirstOnlyWhereItIsExactlyAsLarge(): void
+    {
+        $this->scrap('Snug', 68, 96);
+        foreach (['Exact panels' => '4 × 5 1/4', 'Larger panels' => '4 1/4 × 5 1/2'] as $name => $size) {
+            [$panels] = $this->putInto('C4', "{$name}; ; 9; ; #1f5c6b; {$size}; 80 lb cover");
+            $panels->kind = Kind::Paper;
+            $panels->parent = $this->item((int) $this->card->id);
+        }
+        $this->entities()->flush();
+        $page = $this->ask(['piece' => '4 × 5 1/4', 'colour' => '#1f5c6b']);
+        self::assertSame(['Exact panels', 'Snug scrap', 'Larger panels', 'Petrel card'], self::names($page, '.piece-caption p:nth-child(2) a'));
+        self::assertStringContainsString('ready-cut', $page->filter('.piece-caption')->eq(0)->text());
     }
 
     public function testNearMissesAreToldApart(): void

@@ -39,9 +39,7 @@ final readonly class LookForPiece
         $wanted = self::wanted($question->piece, $question);
         $search = new ScrapSearch($question->colour?->lab(), self::TOLERANCE, $question->weight?->gsm());
         $found = $search->among($wanted, array_values(array_filter(array_map(static fn (PaperRow $row): ?Scrap => $row->scrap(), $rows))));
-        $isScrap = static fn (ScrapMatch $match): bool => $rows[(int) $match->scrap->id]->isScrap() || $rows[(int) $match->scrap->id]->isReadyCut();
-        $scraps = array_values(array_filter($found->matches, $isScrap));
-        $sheets = array_values(array_filter($found->matches, static fn (ScrapMatch $match): bool => !$isScrap($match)));
+        [$scraps, $sheets] = self::ranked($found->matches, $rows);
         $near = $found->near;
         usort(
             $near,
@@ -56,6 +54,29 @@ final readonly class LookForPiece
             \count($scraps),
             \count($sheets),
         );
+    }
+
+    /**
+     * What is ready and exactly as large comes first, then scraps, then what else is ready-cut, which has a purpose of its own.
+     *
+     * @param list<ScrapMatch> $matches
+     * @param array<int, PaperRow> $rows
+     *
+     * @return array{list<ScrapMatch>, list<ScrapMatch>} what wants no new sheet, and sheets
+     */
+    private static function ranked(array $matches, array $rows): array
+    {
+        $ranks = [[], [], [], []];
+        foreach ($matches as $match) {
+            $row = $rows[(int) $match->scrap->id];
+            $ranks[match (true) {
+                $row->isReadyCut() => 0 === $match->doubledLeftOver ? 0 : 2,
+                $row->isScrap() => 1,
+                default => 3,
+            }][] = $match;
+        }
+
+        return [[...$ranks[0], ...$ranks[1], ...$ranks[2]], $ranks[3]];
     }
 
     /**

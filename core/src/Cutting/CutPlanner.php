@@ -94,7 +94,8 @@ final readonly class CutPlanner
         if (null !== $exact && $this->canCut($exact)) {
             return [$this->withLargerOffcut($this->recut($exact, $pieces, $stocks, $exact->score->sheets, self::WORK_FOR_FEWER_CUTS)), $exact->score->sheets];
         }
-        $bound = $exact?->score->sheets ?? max((new SheetBound(min(SheetBound::BUDGET, $this->tableWork())))->of($pieces, $stocks), (new SideBound())->of($pieces, $stocks));
+        $bySheets = new SheetBound(min(SheetBound::BUDGET, $this->tableWork()));
+        $bound = $exact?->score->sheets ?? max($bySheets->of($pieces, $stocks), (new SideBound())->of($pieces, $stocks));
         $plan = $this->searched($pieces, $stocks, $bound, (int) ($seconds * self::WORK_PER_SECOND));
         if (null === $exact) {
             $isOpen = $plan->score->unplaced > 0 || $plan->score->sheets > $bound;
