@@ -116,7 +116,9 @@ final class CuttingTest extends RoomTestCase
         $page = $this->get("/kits/{$kit}");
         self::assertStringContainsString('to cut 12 A2 panels', $page->text());
         self::assertStringContainsString('from 4 sheets; no plan needs fewer sheets', $page->text());
-        $this->postAndFollow("/kits/{$kit}/pull");
+        self::assertStringContainsString('to cut 12 A2 panels', $this->get("/kits/{$kit}/pull/print")->text());
+        $page = $this->postAndFollow("/kits/{$kit}/pull");
+        self::assertStringContainsString('to cut 5 mats', $page->text(), 'the reason stands at the stop');
         foreach ([$this->card, $this->buoy] as $item) {
             $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [(string) $this->needId($kit, $item)]]);
         }
@@ -171,6 +173,23 @@ final class CuttingTest extends RoomTestCase
         $this->postAndFollow("/kits/{$other}/needs/".$this->needId($other, $this->card), ['remove' => '1']);
         $this->postAndFollow("/kits/{$kit}/cut/plan");
         self::assertSame(2, $this->wantedOf($this->card, $kit));
+    }
+
+    public function testWhatAnotherKitTookSinceIsToldAndPlannedWithout(): void
+    {
+        $kit = $this->wanting('8 A2 panels Petrel');
+        $other = $this->planKit('Other', [[$this->card, 24]]);
+        $this->postAndFollow("/kits/{$other}/pull");
+        $this->postAndFollow("/kits/{$other}/pull/take", ['place' => 'C2', 'needs' => [(string) $this->needId($other, $this->card)]]);
+        $page = $this->postAndFollow("/kits/{$kit}/pull");
+        self::assertStringContainsString('Not in any drawer', $page->text());
+        self::assertStringContainsString('2 sheets are not on the tray yet', $this->get("/kits/{$kit}/cut")->text());
+        $this->post("/kits/{$kit}/cut/made", ['setting' => '34544', 'parts' => [$this->number('SELECT min(id) FROM sheet_in_work').' 1']]);
+        $this->assertCode(409, 'what is not there is not cut');
+        $page = $this->postAndFollow("/kits/{$kit}/cut/plan");
+        self::assertStringContainsString('no paper for it is free; not enough paper for 8 A2 panels', $page->text());
+        self::assertSame(0, $this->number('SELECT count(*) FROM need WHERE kit_id = ?', [$kit]));
+        $this->assertNothingIsWrong();
     }
 
     public function testACutThatWentWrongIsToldAndTheRestIsPlannedAnew(): void

@@ -150,7 +150,7 @@ final readonly class CuttingTable
         return implode(', ', array_map(static fn (PieceToCut $piece): string => Counted::of($piece->quantity, $piece->name), $this->pieces));
     }
 
-    /** Returns why a paper stands on the list. */
+    /** Returns why a paper stands on the list; empty where the cuts do not want it. */
     public function reasonFor(int $item): string
     {
         $pieces = [];
@@ -161,7 +161,7 @@ final readonly class CuttingTable
         }
         $words = array_map(fn (int $piece, int $many): string => Counted::of($many, $this->pieces[$piece]->name), array_keys($pieces), $pieces);
 
-        return 'to cut '.([] === $words ? 'pieces' : Counted::names($words, 'kind of piece'));
+        return [] === $words ? '' : 'to cut '.Counted::names($words, 'kind of piece');
     }
 
     /** @return list<string> the parts of a step as a form names them */

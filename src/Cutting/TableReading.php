@@ -10,6 +10,7 @@ use App\Log\LogBook;
 use App\Paper\OffcutHomes;
 use App\Stores\Place;
 use App\Stores\Rooms;
+use App\Stores\TrimmerColumns;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\CutStep;
 
@@ -22,6 +23,10 @@ final readonly class TableReading
 
     public function of(Kit $kit): CuttingTable
     {
+        $pieces = $this->cutting->pieces($kit);
+        if ([] === $pieces) {
+            return new CuttingTable(new CutPlanOfKit($kit), [], [], [], [], new TrimmerColumns(), $this->homesOnce());
+        }
         $plan = $this->cutting->plan($kit);
         $sheets = $this->cutting->sheets($kit);
         $trimmer = $this->rooms->all()[0]->trimmer;
@@ -31,7 +36,7 @@ final readonly class TableReading
 
         return new CuttingTable(
             $plan,
-            $this->cutting->pieces($kit),
+            $pieces,
             $sheets,
             $here,
             $this->steps($toCut, $plan->setting, $trimmer->sheetsTogether),

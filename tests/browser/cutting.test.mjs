@@ -17,6 +17,10 @@ after(async () => {
 });
 
 const hasCut = (page) => page.locator('form[action$="/cut/made"]').count();
+const enter = (page, locator) => press(page, async () => {
+    await locator.focus();
+    await page.keyboard.press('Enter');
+});
 const space = (page) => press(page, () => page.keyboard.press('Space'));
 
 async function planned(page, name, pieces) {
@@ -33,7 +37,7 @@ async function planned(page, name, pieces) {
 
 async function pullAll(page, kit) {
     await page.goto(kit);
-    await press(page, () => page.getByRole('button', { name: /Pull (it in one round|what is open)|Go on pulling/ }).click());
+    await enter(page, page.getByRole('button', { name: /Pull (it in one round|what is open)|Go on pulling/ }));
     for (let stop = 0; stop < 20 && page.url().includes('/pull'); stop++) await space(page);
     await page.goto(`${kit}/cut`);
 }
@@ -104,10 +108,10 @@ test('a kit of three sizes and two papers is pulled, cut, spoilt once, made and 
 test('a batch is planned from what runs low, cut by keyboard alone, and its document is one for the planner', { timeout: 180000 }, async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/paper');
-    await press(ada, () => ada.getByRole('link', { name: 'Cut ahead of time' }).click());
+    await enter(ada, ada.getByRole('link', { name: 'Cut ahead of time' }));
     assert.match(await ada.getByLabel('Pieces, one kind a line').inputValue(), /A2 panel/, 'what runs low stands there');
     await ada.getByLabel('Pieces, one kind a line').fill('20 A2 panels White cardstock 80 lb, letter');
-    await press(ada, () => ada.getByRole('button', { name: 'Plan this batch' }).click());
+    await enter(ada, ada.getByRole('button', { name: 'Plan this batch' }));
     assert.match(await ada.locator('h1').innerText(), /20 × A2 panel, ahead of time/);
     const kit = new URL(ada.url()).pathname.replace(/\/cut$/, '');
     const document = await (await ada.request.get(`${kit}/cut/plan.json`)).text();
@@ -117,11 +121,12 @@ test('a batch is planned from what runs low, cut by keyboard alone, and its docu
     assert.ok(answer.sheets <= 5);
     await pullAll(ada, kit);
     assert.ok((await cutAll(ada)) >= 2);
-
     assert.match(await ada.locator('.finish-line').innerText(), /All is cut/);
-    const before = await ada.goto('/find?q=White+A2+panels');
-    assert.equal(before.status(), 200);
-    assert.match(await ada.locator('main').innerText(), /White A2 panels/);
+    await space(ada);
+    await enter(ada, ada.getByRole('button', { name: /send the rest home/ }));
+    for (let stop = 0; stop < 12 && (await ada.locator('form[action$="/return/home"]').count()); stop++) await space(ada);
+    await ada.goto('/stores/places/D2');
+    assert.match(await ada.locator('main').innerText(), /White A2 panels[\s\S]*63/, 'they are home with their like');
     assert.deepEqual(ada.complaints, []);
     assert.deepEqual(audit(room.data).differences, []);
 });
