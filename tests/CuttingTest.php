@@ -311,6 +311,25 @@ final class CuttingTest extends RoomTestCase
         $this->assertNothingIsWrong();
     }
 
+    public function testWhatIsHalfCutDoesNotGoHomeAsAWholeSheet(): void
+    {
+        $kit = $this->pulled('4 A2 panels Petrel');
+        $this->cut($kit);
+        $this->post("/kits/{$kit}/return");
+        $this->assertCode(409);
+        self::assertStringContainsString('Petrel card lies there half cut', $this->text());
+        $this->post("/kits/{$kit}/return/home", ['items' => [(string) $this->card->id], 'item' => (string) $this->card->id]);
+        self::assertSame(1, $this->onTray('Petrel card', $kit), 'a crafted form neither');
+        $page = $this->postAndFollow("/kits/{$kit}/cut/stop");
+        self::assertStringContainsString('1 sheet is cut. Kept: 2 × 4¼ × 11 in', $page->text());
+        self::assertStringContainsString('2 sheets are not on the tray yet: 2 × Petrel scrap 4¼ × 11', $page->text(), 'its pieces are planned anew');
+        $this->post("/kits/{$kit}/cut/stop");
+        $this->assertCode(409, 'nothing is half cut any more');
+        $this->postAndFollow("/kits/{$kit}/return");
+        $this->assertCode(200);
+        $this->assertNothingIsWrong();
+    }
+
     public function testTheDatabaseItselfKeepsLawFive(): void
     {
         $kit = $this->pulled('4 A2 panels Petrel');

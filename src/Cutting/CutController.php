@@ -176,6 +176,16 @@ final class CutController extends Page
         }, fn (Problem $problem): Response => $this->page($id, $problem));
     }
 
+    #[Route('/kits/{id<[0-9]{1,12}>}/cut/stop', name: 'stop_cutting', methods: ['POST'])]
+    public function stop(Request $request, int $id, MakeCut $cut): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $cut): Outcome {
+            $kit = $this->kits->one($id);
+
+            return $this->done($kit, $cut->stop($step, $kit)->sentence($this->frame->lengths()));
+        }, fn (Problem $problem): Response => $this->page($id, $problem));
+    }
+
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/scored', name: 'scored', methods: ['POST'])]
     public function scored(Request $request, int $id, MakeCut $cut): Response
     {

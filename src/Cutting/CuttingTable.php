@@ -99,6 +99,12 @@ final readonly class CuttingTable
         return \count(array_filter($this->sheets, static fn (SheetOnTable $row): bool => $row->sheet()->isReady()));
     }
 
+    /** Whether a sheet lies there half cut. */
+    public function isHalfCut(): bool
+    {
+        return [] !== array_filter($this->here, static fn (SheetOnTable $row): bool => $row->sheet()->isBegun() && !$row->sheet()->isDone());
+    }
+
     /** Whether a cut of it is made. */
     public function isBegun(): bool
     {

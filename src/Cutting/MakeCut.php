@@ -83,6 +83,31 @@ final readonly class MakeCut
             .($logged->isNothing() ? '' : ' '.$logged->sentence($lengths));
     }
 
+    /**
+     * No more is cut of what is begun: it is logged as it lies there, and its pieces that are lacking are planned anew.
+     *
+     * @throws StepRefused if nothing is half cut
+     */
+    public function stop(Step $step, Kit $kit): LoggedCuts
+    {
+        $this->beginMaking($kit);
+        $begun = array_filter(
+            $this->cutting->sheets($kit),
+            static fn (SheetOnTable $row): bool => !$row->isLogged && $row->sheet()->isBegun() && !$row->sheet()->isDone(),
+        );
+        if ([] === $begun) {
+            throw StepRefused::nothingIsHalfCut();
+        }
+        foreach ($begun as $row) {
+            $row->put($row->sheet()->stopped());
+        }
+        $this->entities->flush();
+        $logged = ($this->log)($step, $kit);
+        ($this->plan)($kit);
+
+        return $logged;
+    }
+
     /** So many more of a piece are scored. */
     public function score(Kit $kit, PieceToCut $piece, int $many): void
     {

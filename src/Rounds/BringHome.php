@@ -8,18 +8,21 @@ use App\Catalogue\Item;
 use App\Catalogue\KeepHomes;
 use App\Kits\Kit;
 use App\Steps\Step;
+use App\Steps\StepRefused;
 use App\Stores\Place;
 use Lottel\Core\Kit\Stage;
 
 /** The return of what is on a tray: begun, and done for some of its things at once. */
 final readonly class BringHome
 {
-    public function __construct(private ReturnItem $return, private KeepHomes $homes)
+    public function __construct(private ReturnItem $return, private KeepHomes $homes, private HalfCut $halfCut)
     {
     }
 
+    /** @throws StepRefused if a sheet of it is half cut, of which the log still knows the whole */
     public function begin(Kit $kit): void
     {
+        $this->halfCut->check($kit);
         $kit->goTo(Stage::Returning);
     }
 

@@ -24,7 +24,7 @@ use Lottel\Core\Upkeep\Care;
 /** What a person can do on a return round. */
 final readonly class ReturnItem
 {
-    public function __construct(private LogBook $log, private Places $places, private PutOff $putOff, private Connection $database)
+    public function __construct(private LogBook $log, private Places $places, private PutOff $putOff, private Connection $database, private HalfCut $halfCut)
     {
     }
 
@@ -34,7 +34,7 @@ final readonly class ReturnItem
      * @param list<string> $cared the hazards whose care was ticked
      * @param int|null $quantity how much of it, null for all
      *
-     * @throws StepRefused if a care that must be ticked is not
+     * @throws StepRefused if a care that must be ticked is not, or it is half cut
      * @throws RefusedMovement if it is not on the tray
      */
     public function home(Step $step, Kit $kit, Item $item, Place $to, array $cared, ?int $quantity = null): void
@@ -42,6 +42,7 @@ final readonly class ReturnItem
         if (!$to->isStoreInUse()) {
             throw StepRefused::notAPlaceOfStorage($to->forLog()->label);
         }
+        $this->halfCut->check($kit, $item);
         $done = [];
         foreach ($item->careFor() as $hazard) {
             $care = Care::onReturn($hazard);

@@ -32,6 +32,16 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%s is in no drawer now, as far as the log knows.', $item));
     }
 
+    public static function nothingIsHalfCut(): self
+    {
+        return new self('Nothing lies there half cut any more; this is how it stands.');
+    }
+
+    public static function isHalfCut(string $paper): self
+    {
+        return new self(\sprintf('%s lies there half cut. Go on at the cutting table, or say there that it stays as it is; then it goes home.', $paper));
+    }
+
     public static function isNotOnTheTable(): self
     {
         return new self('That sheet is not on the table any more, or was cut in the meantime; this is how it stands.');

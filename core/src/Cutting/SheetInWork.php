@@ -80,7 +80,7 @@ final readonly class SheetInWork
         return $this->root->named($name)->isFree() ? new self($this->root->with($name, $planned)) : throw RefusedCut::isNotInHand();
     }
 
-    /** Nothing is to be cut any more: what is planned and not made is forgotten, but for pieces that lie there cut. */
+    /** Nothing is to be cut from it any more: what is planned and not made is forgotten, the pieces that are cut stay. */
     public function stopped(): self
     {
         $root = $this->root;

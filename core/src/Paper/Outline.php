@@ -8,7 +8,6 @@ namespace Lottel\Core\Paper;
 final readonly class Outline
 {
     private const MOST_CORNERS = 100;
-    private const EXTRA_LINES = 8;
 
     /** @param non-empty-list<non-empty-list<array{int, int}>> $rings the outer one and the holes, each a list of corners */
     private function __construct(private array $rings)
@@ -62,34 +61,6 @@ final readonly class Outline
         return $this->rings;
     }
 
-    /**
-     * Returns the largest rectangles with sides along the axes that lie within, the largest first, none inside another. For
-     * outlines of right angles these are the true largest; for slanting ones they are the largest on a grid laid through the
-     * corners and between them, and always lie wholly within.
-     *
-     * @return list<array{int, int, int, int}> left, top, width, height
-     */
-    public function largestRectangles(int $most): array
-    {
-        $isSquare = $this->isRectilinear();
-        [$xs, $ys] = [$this->lines(0, $isSquare), $this->lines(1, $isSquare)];
-        $found = [];
-        for ($left = 0, $nx = \count($xs); $left < $nx; ++$left) {
-            for ($right = $left + 1; $right < $nx; ++$right) {
-                array_push($found, ...$this->columns($xs[$left], $xs[$right], $ys));
-            }
-        }
-        usort($found, static fn (array $a, array $b): int => $b[2] * $b[3] <=> $a[2] * $a[3] ?: $a <=> $b);
-        $kept = [];
-        foreach ($found as $rectangle) {
-            if (\count($kept) < $most && [] === array_filter($kept, static fn (array $other): bool => self::isWithin($rectangle, $other))) {
-                $kept[] = $rectangle;
-            }
-        }
-
-        return $kept;
-    }
-
     /** Whether a rectangle lies within: its middle does, and no edge passes through its inside. */
     public function holds(int $left, int $top, int $width, int $height): bool
     {
@@ -98,64 +69,6 @@ final readonly class Outline
         }
         foreach ($this->edges() as [$x1, $y1, $x2, $y2]) {
             if ($this->passesThrough($x1, $y1, $x2, $y2, $left, $top, $left + $width, $top + $height)) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * The tallest rectangles between two verticals.
-     *
-     * @param list<int> $ys
-     *
-     * @return list<array{int, int, int, int}>
-     */
-    private function columns(int $left, int $right, array $ys): array
-    {
-        $found = [];
-        $top = 0;
-        $count = \count($ys);
-        while ($top < $count - 1) {
-            $bottom = $top;
-            while ($bottom + 1 < $count && $this->holds($left, $ys[$top], $right - $left, $ys[$bottom + 1] - $ys[$top])) {
-                ++$bottom;
-            }
-            if ($bottom > $top) {
-                $found[] = [$left, $ys[$top], $right - $left, $ys[$bottom] - $ys[$top]];
-            }
-            $top = max($top + 1, $bottom > $top + 1 ? $bottom - 1 : $top + 1);
-        }
-
-        return $found;
-    }
-
-    /** @return list<int> */
-    private function lines(int $axis, bool $isSquare): array
-    {
-        $lines = [];
-        foreach ($this->rings as $ring) {
-            foreach ($ring as $corner) {
-                $lines[] = $corner[$axis];
-            }
-        }
-        if (!$isSquare) {
-            [$least, $most] = [min($lines), max($lines)];
-            for ($i = 1; $i < self::EXTRA_LINES; ++$i) {
-                $lines[] = $least + intdiv(($most - $least) * $i, self::EXTRA_LINES);
-            }
-        }
-        $lines = array_values(array_unique($lines));
-        sort($lines);
-
-        return $lines;
-    }
-
-    private function isRectilinear(): bool
-    {
-        foreach ($this->edges() as [$x1, $y1, $x2, $y2]) {
-            if ($x1 !== $x2 && $y1 !== $y2) {
                 return false;
             }
         }
@@ -290,17 +203,5 @@ final readonly class Outline
         }
 
         return $leave - $enter > 1e-12;
-    }
-
-    /**
-     * @param array{int, int, int, int} $inner
-     * @param array{int, int, int, int} $outer
-     */
-    private static function isWithin(array $inner, array $outer): bool
-    {
-        return $inner[0] >= $outer[0]
-            && $inner[1] >= $outer[1]
-            && $inner[0] + $inner[2] <= $outer[0] + $outer[2]
-            && $inner[1] + $inner[3] <= $outer[1] + $outer[3];
     }
 }

@@ -113,67 +113,8 @@ final class BenchTest extends TestCase
         }
     }
 
-    public function testAnLShapedScrapHasTwoLargestRectangles(): void
+    public function testAnOutlineOfTwoCornersIsNone(): void
     {
-        $outline = Outline::of([[0, 0], [10, 0], [10, 4], [4, 4], [4, 12], [0, 12]]);
-        self::assertSame([[0, 0, 4, 12], [0, 0, 10, 4]], $outline->largestRectangles(5));
-    }
-
-    public function testAPunchedHoleIsLeftOut(): void
-    {
-        $outline = Outline::of([[0, 0], [12, 0], [12, 9], [0, 9]], [[[4, 3], [6, 3], [6, 5], [4, 5]]]);
-        $rectangles = $outline->largestRectangles(4);
-        self::assertSame([6, 0, 6, 9], $rectangles[0]);
-        self::assertContains([0, 5, 12, 4], $rectangles);
-        self::assertContains([0, 0, 4, 9], $rectangles);
-        self::assertContains([0, 0, 12, 3], $rectangles);
-    }
-
-    /** For outlines of right angles: no rectangle on whole numbers that lies within is larger. */
-    public function testNoRectangleInAStaircaseIsLarger(): void
-    {
-        mt_srand(77);
-        for ($case = 0; $case < 40; ++$case) {
-            $ring = [[0, 0]];
-            $x = $y = 0;
-            $down = [];
-            for ($i = 0, $count = mt_rand(1, 4); $i < $count; ++$i) {
-                $down[] = [mt_rand(1, 4), mt_rand(1, 4)];
-            }
-            $width = array_sum(array_column($down, 0));
-            $ring[] = [$width, 0];
-            $x = $width;
-            foreach ($down as [$across, $drop]) {
-                $y += $drop;
-                $ring[] = [$x, $y];
-                $x -= $across;
-                $ring[] = [$x, $y];
-            }
-            $outline = Outline::of($ring);
-            $best = 0;
-            for ($left = 0; $left < $width; ++$left) {
-                for ($top = 0; $top < $y; ++$top) {
-                    for ($w = 1; $left + $w <= $width; ++$w) {
-                        for ($h = 1; $top + $h <= $y; ++$h) {
-                            if ($w * $h > $best && $outline->holds($left, $top, $w, $h)) {
-                                $best = $w * $h;
-                            }
-                        }
-                    }
-                }
-            }
-            $largest = $outline->largestRectangles(1)[0];
-            self::assertSame($best, $largest[2] * $largest[3], "case {$case}");
-        }
-    }
-
-    /** A triangle with legs 16 holds at most half its area, 64 (a fact of plane geometry); the grid finds that. */
-    public function testASlantingOutlineHoldsARectangleWhollyWithin(): void
-    {
-        $triangle = Outline::of([[0, 0], [16, 0], [0, 16]]);
-        [$left, $top, $width, $height] = $triangle->largestRectangles(1)[0];
-        self::assertSame(64, $width * $height);
-        self::assertTrue($triangle->holds($left, $top, $width, $height));
         $this->expectException(InvalidOutline::class);
         Outline::of([[0, 0], [1, 1]]);
     }

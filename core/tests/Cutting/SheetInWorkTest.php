@@ -71,6 +71,14 @@ final class SheetInWorkTest extends TestCase
         self::quartered()->cut('1.1');
     }
 
+    public function testWhatIsHalfCutMayStayAsItIs(): void
+    {
+        $stopped = self::quartered()->cut('1')->cut('1.1')->stopped();
+        self::assertTrue($stopped->isDone());
+        $yield = $stopped->yields(Keep::usual());
+        self::assertSame([2, 1], [$yield->all(PartFate::Piece)[0]->quantity, $yield->all(PartFate::Offcut)[0]->quantity]);
+    }
+
     public function testACutAtTheWrongPlaceLosesWhatWasPlannedBelow(): void
     {
         $halves = self::quartered()->cut('1');
