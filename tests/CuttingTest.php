@@ -319,6 +319,8 @@ final class CuttingTest extends RoomTestCase
         $this->assertCode(409);
         self::assertStringContainsString('Petrel card lies there half cut', $this->text());
         $this->post("/kits/{$kit}/return/home", ['items' => [(string) $this->card->id], 'item' => (string) $this->card->id]);
+        $this->post("/kits/{$kit}/make/use", ['item' => (string) $this->card->id, 'quantity' => '1']);
+        $this->assertCode(409);
         self::assertSame(1, $this->onTray('Petrel card', $kit), 'a crafted form neither');
         $page = $this->postAndFollow("/kits/{$kit}/cut/stop");
         self::assertStringContainsString('1 sheet is cut. Kept: 2 × 4¼ × 11 in', $page->text());
@@ -328,6 +330,34 @@ final class CuttingTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/return");
         $this->assertCode(200);
         $this->assertNothingIsWrong();
+    }
+
+    public function testWhatIsLeftOfAScrapIsMoreOfTheScrapsThatItsPaperHasAlready(): void
+    {
+        [$large, $small] = $this->putInto('C4', 'Petrel large; ; 1; ; #1f5c6b; 6 × 6; 80 lb cover', 'Petrel small; ; 2; ; #1f5c6b; 6 × 3; 80 lb cover');
+        foreach ([$large, $small] as $scrap) {
+            [$scrap->kind, $scrap->parent] = [Kind::Scrap, $this->item((int) $this->card->id)];
+        }
+        $this->entities()->flush();
+        $this->planKit('Other', [[$this->item((int) $small->id), 2]]);
+        $kit = $this->pulled('1 tag 6 × 3 Petrel');
+        $this->cutAll($kit);
+        self::assertSame(1, $this->onTray('Petrel tag 6 × 3', $kit));
+        self::assertSame(3, $this->balances($this->item((int) $small->id))['C4']);
+        self::assertSame(2, $this->number("SELECT count(*) FROM item WHERE kind = 'scrap'"), 'no third kind of scrap');
+        $this->assertNothingIsWrong();
+    }
+
+    public function testWhatIsUsedUpByHandIsNotKeptBackFromTheCuts(): void
+    {
+        $kit = $this->planKit('Ferry cards', [[$this->card, 20]]);
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [(string) $this->needId($kit, $this->card)]]);
+        $this->postAndFollow("/kits/{$kit}/pieces", ['pieces' => '20 A2 panels Petrel', 'paper' => '0']);
+        self::assertSame(4, $this->wantedOf($this->card, $kit), 'twenty are wanted for something else');
+        $this->postAndFollow("/kits/{$kit}/make/use", ['item' => (string) $this->card->id, 'quantity' => '20']);
+        $this->postAndFollow("/kits/{$kit}/cut/plan");
+        self::assertSame(4, $this->wantedOf($this->card, $kit), 'they are used, and four are left to cut');
     }
 
     public function testTheDatabaseItselfKeepsLawFive(): void

@@ -11,6 +11,7 @@ use Lottel\Core\Log\Movement;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Paper\Sheet;
 use Lottel\Core\Upkeep\Hazard;
 
 #[ORM\Entity]
@@ -152,6 +153,21 @@ class Item
         $this->grams = $record->grams;
         $this->details = $record->details;
         $this->sheet->put($record->sheet);
+    }
+
+    /** It was cut from a paper, or from a scrap of one, and is of the same stuff. */
+    public function isCutFrom(self $paper, Sheet $sheet): void
+    {
+        [$this->maker, $this->collection, $this->themes, $this->season] = [$paper->maker, $paper->collection, $paper->themes, $paper->season];
+        [$this->colour, $this->colourName, $this->isMulticolour] = [$paper->colour, $paper->colourName, $paper->isMulticolour];
+        $this->sheet->put($sheet);
+        $this->parent = $paper->wholePaper();
+    }
+
+    /** The paper itself, or of a scrap the one that it was cut from; null where nobody knows. */
+    public function wholePaper(): ?self
+    {
+        return Kind::Scrap === $this->kind ? $this->parent : $this;
     }
 
     public function change(BulkChange $change): void

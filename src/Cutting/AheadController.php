@@ -48,7 +48,7 @@ final class AheadController extends Page
             'days' => AheadReading::DAYS,
             'lines' => implode("\n", $lines),
             'papers' => $this->papers->choices(),
-            'lit' => $this->room->lit(array_map(fn (AheadRow $row): ?int => $this->items->one($row->id)->home?->id, $low)),
+            'lit' => $this->room->lit(array_map(static fn (AheadRow $row): ?int => $row->homeId, $low)),
             'problem' => $problem,
         ]);
     }

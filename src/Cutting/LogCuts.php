@@ -55,8 +55,8 @@ final readonly class LogCuts
             }
         }
         $logged = new LoggedCuts();
+        $keep = $this->rooms->all()[0]->trimmer->keep();
         foreach ($done as $rows) {
-            $keep = $this->rooms->all()[0]->trimmer->keep();
             $yields = array_map(static fn (SheetOnTable $row): CutYield => $row->sheet()->yields($keep), $rows);
             $all = array_reduce(\array_slice($yields, 1), static fn (CutYield $sum, CutYield $one): CutYield => $sum->and($one), $yields[0]);
             $this->one($step, $kit, $rows[0]->item, $all, $logged);

@@ -9,9 +9,7 @@ use App\Steps\Step;
 use App\Steps\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Cutting\RefusedCut;
-use Lottel\Core\Cutting\WorkPart;
 use Lottel\Core\Kit\RefusedStep;
-use Lottel\Core\Kit\Stage;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Words\Counted;
 
@@ -37,10 +35,11 @@ final readonly class MakeCut
      */
     public function __invoke(Step $step, Kit $kit, array $parts, int $setting): LoggedCuts
     {
-        $this->beginMaking($kit);
+        $kit->trayInUse();
+        $kit->beginMaking();
         foreach ($this->under($kit, $parts) as [$row, $name]) {
             $part = $row->sheet()->root->inHand()[$name] ?? throw RefusedCut::isNotInHand();
-            if (!\in_array($setting, self::settings($part), true)) {
+            if (!\in_array($setting, $part->part()->settings(), true)) {
                 throw RefusedCut::isNotInHand();
             }
             $row->put($row->sheet()->cut($name));
@@ -62,7 +61,8 @@ final readonly class MakeCut
      */
     public function wrong(Step $step, Kit $kit, array $parts, int $at, LengthFormat $lengths): string
     {
-        $this->beginMaking($kit);
+        $kit->trayInUse();
+        $kit->beginMaking();
         $lost = [];
         foreach ($this->under($kit, $parts) as [$row, $name]) {
             $spoilt = $row->sheet()->root->inHand()[$name] ?? throw RefusedCut::isNotInHand();
@@ -90,7 +90,8 @@ final readonly class MakeCut
      */
     public function stop(Step $step, Kit $kit): LoggedCuts
     {
-        $this->beginMaking($kit);
+        $kit->trayInUse();
+        $kit->beginMaking();
         $begun = array_filter(
             $this->cutting->sheets($kit),
             static fn (SheetOnTable $row): bool => !$row->isLogged && $row->sheet()->isBegun() && !$row->sheet()->isDone(),
@@ -111,7 +112,8 @@ final readonly class MakeCut
     /** So many more of a piece are scored. */
     public function score(Kit $kit, PieceToCut $piece, int $many): void
     {
-        $this->beginMaking($kit);
+        $kit->trayInUse();
+        $kit->beginMaking();
         if ($many > $this->table->of($kit)->unscored($piece)) {
             throw StepRefused::isScoredAlready($piece->name);
         }
@@ -128,23 +130,5 @@ final readonly class MakeCut
         $named = $this->table->of($kit)->named($parts);
 
         return [] === $named ? throw RefusedCut::isNotInHand() : $named;
-    }
-
-    /** @return list<int> */
-    private static function settings(WorkPart $part): array
-    {
-        if (null === $part->first || null === $part->second) {
-            return [];
-        }
-
-        return $part->isCutAlongX ? [$part->first->width, $part->second->width] : [$part->first->height, $part->second->height];
-    }
-
-    private function beginMaking(Kit $kit): void
-    {
-        $kit->trayInUse();
-        if ($kit->isBeingPulled()) {
-            $kit->goTo(Stage::Making);
-        }
     }
 }

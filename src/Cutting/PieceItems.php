@@ -61,12 +61,9 @@ final readonly class PieceItems
         $name = \sprintf('%s %s %s × %s', mb_substr($of, 0, 110), $piece->name, $lengths->number($size->width), $lengths->number($size->height))
             .([] === $piece->creases() || ReadyCut::saysScored($piece->name) ? '' : ', scored');
         $item = new Item($name, Kind::Paper, Tracking::Count, null);
-        [$item->maker, $item->collection, $item->themes, $item->season] = [$paper->maker, $paper->collection, $paper->themes, $paper->season];
-        [$item->colour, $item->colourName, $item->isMulticolour] = [$paper->colour, $paper->colourName, $paper->isMulticolour];
         $sheet = $paper->sheet->sheet()->cutTo($size);
         $runs = $sheet->direction;
-        $item->sheet->put(null === $runs || Direction::None === $runs ? $sheet : $sheet->running($piece->mayTurn ? null : Direction::Height));
-        $item->parent = $paper;
+        $item->isCutFrom($paper, null === $runs || Direction::None === $runs ? $sheet : $sheet->running($piece->mayTurn ? null : Direction::Height));
         $this->entities->persist($item);
         $this->index->item($item);
 

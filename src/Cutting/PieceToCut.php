@@ -74,6 +74,12 @@ class PieceToCut
         return array_map(static fn (array $kept): Crease => new Crease('x' === $kept[0], $kept[1]), $this->creases);
     }
 
+    /** Whether its first score is measured from the shorter edge. */
+    public function isScoredFromShortEdge(): bool
+    {
+        return true === ($this->creases()[0] ?? null)?->isFromShortEdge($this->size());
+    }
+
     /** Returns so many of them as the planner knows them. */
     public function planned(int $many, string $paper): Piece
     {

@@ -7,7 +7,6 @@ namespace App\Cutting;
 use App\Catalogue\Item;
 use App\Kits\Kit;
 use Doctrine\ORM\Mapping as ORM;
-use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Cutting\SheetInWork;
 use Lottel\Core\Cutting\WorkPart;
 
@@ -45,7 +44,7 @@ class SheetOnTable
     /** Whether it is a sheet as it was bought, and not something that was cut from one. */
     public function isWhole(): bool
     {
-        return Kind::Paper === $this->item->kind && null === $this->item->parent;
+        return $this->item->kind->isBoughtSheet(null !== $this->item->parent);
     }
 
     public function sheet(): SheetInWork

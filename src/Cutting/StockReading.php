@@ -11,11 +11,11 @@ use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Difference;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Cutting\SamePaper;
 
 /** What a kit's pieces may be cut from: what lies in drawers and no other kit wants, and what is on its tray and not cut yet. */
 final readonly class StockReading
 {
-    private const NEAR = 2.0;
     private const MOST = 600;
 
     public function __construct(private Connection $database)
@@ -43,7 +43,9 @@ final readonly class StockReading
                 (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN kit k ON k.tray_id = b.place_id WHERE b.item_id = i.id AND k.id = :kit) AS on_tray,
                 (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
                  WHERE n.item_id = i.id AND n.kit_id <> :kit AND n.state = 'open' AND k.stage <> 'closed') AS others_want,
-                (SELECT coalesce(sum(n.quantity - n.to_cut), 0) FROM need n WHERE n.item_id = i.id AND n.kit_id = :kit) AS by_hand,
+                (SELECT coalesce(sum(n.quantity - n.to_cut), 0) FROM need n WHERE n.item_id = i.id AND n.kit_id = :kit)
+                    - (SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.item_id = i.id AND m.kit_id = :kit AND +m.reason = 'use'
+                        AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS by_hand,
                 (SELECT count(*) FROM sheet_in_work s WHERE s.item_id = i.id AND s.kit_id = :kit AND NOT s.is_logged
                     AND json_extract(s.tree, '$.made')) AS begun
              FROM few JOIN item i ON i.id = few.id ORDER BY i.id",
@@ -62,7 +64,7 @@ final readonly class StockReading
         $known = Row::words($this->database->fetchFirstColumn(
             "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished') AND removed_at IS NULL",
         ));
-        $like = array_filter($known, static fn (string $hex): bool => Difference::between($wanted, Lab::of(Srgb::ofHex($hex))) <= self::NEAR);
+        $like = array_filter($known, static fn (string $hex): bool => Difference::between($wanted, Lab::of(Srgb::ofHex($hex))) <= SamePaper::SAME_COLOUR);
 
         return json_encode(array_values($like), \JSON_THROW_ON_ERROR);
     }

@@ -12,6 +12,7 @@ use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\ReadyCut;
 use Lottel\Core\Cutting\SamePaper;
 use Lottel\Core\Cutting\Stock;
+use Lottel\Core\Kit\Availability;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Grammage;
@@ -46,14 +47,14 @@ final readonly class StockSheet
             $sheet->direction,
             null === $colour ? null : Lab::of(Srgb::ofHex($colour)),
             $sheet->weight,
-            max(0, $row->int('stored') - $row->int('others_want')) + max(0, $row->int('on_tray') - $row->int('begun')) - $row->int('by_hand'),
+            (new Availability($row->int('stored'), 0, $row->int('others_want')))->forCuts($row->int('on_tray') - $row->int('begun'), $row->int('by_hand')),
         );
     }
 
     /** Whether it is a sheet as it was bought, and not something that was cut from one. */
     public function isWhole(): bool
     {
-        return Kind::Paper === $this->kind && null === $this->parent;
+        return $this->kind->isBoughtSheet(null !== $this->parent);
     }
 
     /** Whether it is of the paper that a piece wants, and is cut up. */

@@ -79,6 +79,14 @@ class Kit
         return Stage::Planned === $this->stage;
     }
 
+    /** What is done at the bench ends the pull. */
+    public function beginMaking(): void
+    {
+        if ($this->isBeingPulled()) {
+            $this->goTo(Stage::Making);
+        }
+    }
+
     public function isBeingPulled(): bool
     {
         return Stage::Pulling === $this->stage;

@@ -8,6 +8,7 @@ use App\Catalogue\Item;
 use App\Catalogue\ItemIndex;
 use App\Kits\Kit;
 use App\Log\LogBook;
+use App\Rounds\HalfCut;
 use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Stores\Place;
@@ -16,7 +17,6 @@ use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Kit\Makes;
-use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\Tracking;
@@ -30,6 +30,7 @@ final readonly class WorkAtBench
         private Connection $database,
         private ItemIndex $index,
         private Places $places,
+        private HalfCut $halfCut,
     ) {
     }
 
@@ -39,7 +40,8 @@ final readonly class WorkAtBench
         if ($item->lasts()) {
             throw StepRefused::isNotUsedUp($item->name);
         }
-        $this->beginMaking($kit);
+        $this->halfCut->check($kit, $item);
+        $kit->beginMaking();
         $this->log->move($step, $item->moves($quantity, $kit->trayInUse(), $this->places->outside(Outside::UsedUp), Reason::Use), $kit->inLog(), $note);
     }
 
@@ -51,7 +53,7 @@ final readonly class WorkAtBench
      */
     public function finish(Step $step, Kit $kit, string $name, int $quantity, ?Place $home, array $goneInto): Item
     {
-        $this->beginMaking($kit);
+        $kit->beginMaking();
         $tray = $kit->trayInUse();
         foreach ($goneInto as $taken) {
             $this->useUp($step, $kit, $taken->item, $taken->quantity, 'went into '.$name);
@@ -102,10 +104,4 @@ final readonly class WorkAtBench
     }
 
     /** Who begins to work with what is on the tray has pulled enough. */
-    private function beginMaking(Kit $kit): void
-    {
-        if ($kit->isBeingPulled()) {
-            $kit->goTo(Stage::Making);
-        }
-    }
 }

@@ -10,7 +10,6 @@ use App\Stores\Place;
 use App\Stores\Places;
 use App\Stores\Rooms;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Homes\FiledScraps;
@@ -26,7 +25,7 @@ final readonly class OffcutHomes
     /** Returns null where the room has no place for it yet. */
     public function of(Item $paper): ?Place
     {
-        $parent = Kind::Scrap === $paper->kind ? $paper->parent : $paper;
+        $parent = $paper->wholePaper();
         $offcut = new FiledScraps(
             null,
             $parent?->id,

@@ -8,9 +8,6 @@ use App\Catalogue\InvalidPhoto;
 use App\Catalogue\KeepPhoto;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Measure\Length;
-use Lottel\Core\Measure\LengthUnit;
-use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\PaperSize;
 use Lottel\Core\Picture\ScrapOnSheet;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -67,30 +64,13 @@ final class ScrapPhotoController extends Page
     {
         return $this->render('paper/scrap_photo.html.twig', [
             'found' => $found,
-            'size' => null === $found ? null : $this->rounded($found->size),
-            'off' => null === $found ? null : Length::ofTicks((int) ceil($found->giveOrTake / $this->unit()) * $this->unit()),
+            'size' => $found?->rounded($this->frame->measure()),
+            'off' => $found?->mayBeOff($this->frame->measure()),
             'sheets' => PaperSize::cases(),
             'usual' => ($this->frame->isMetric() ? PaperSize::A4 : PaperSize::Letter)->value,
             'papers' => null === $found ? [] : $this->scraps->papersNear($found->colour),
             'problem' => $problem,
         ]);
-    }
-
-    /** To the sixteenth or the millimetre, which is finer than a photo tells; the shorter side first. */
-    private function rounded(Size $size): Size
-    {
-        $unit = $this->unit();
-        $sides = array_map(
-            static fn (Length $side): int => max(1, (int) round($side->ticks / $unit)) * $unit,
-            [$size->width, $size->height],
-        );
-
-        return Size::ofTicks(min($sides), max($sides));
-    }
-
-    private function unit(): int
-    {
-        return LengthUnit::Inch === $this->frame->measure() ? intdiv(Length::TICKS_PER_INCH, 16) : Length::TICKS_PER_MILLIMETRE;
     }
 
     private function picture(?UploadedFile $file, bool $isDemo): ?UploadedFile

@@ -13,6 +13,7 @@ use Lottel\Core\Colour\Difference;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Measure\Size;
+use Lottel\Core\Paper\Sheet;
 
 /** What the room has of scraps already: which are alike, where their like lives, and which sizes come up often. */
 final readonly class ScrapReading
@@ -24,14 +25,21 @@ final readonly class ScrapReading
     {
     }
 
-    /** Returns the scrap of a paper that has that size, either way round, and lives there; null where there is none. */
-    public function like(Item $paper, Size $size, ?Place $home): ?Item
+    /** Returns the scrap of a paper that is as large and lives there; turned, its pattern or grain runs the other way. Null where there is none. */
+    public function like(Item $paper, Sheet $sheet, ?Place $home): ?Item
     {
-        $sides = [$size->width->ticks, $size->height->ticks];
         $id = $this->database->fetchOne(
             "SELECT id FROM item WHERE kind = 'scrap' AND removed_at IS NULL AND outline IS NULL AND parent_id = :paper AND tracking = 'count'
-                AND home_id IS :home AND sheet_width = :width AND sheet_height = :height ORDER BY id LIMIT 1",
-            ['paper' => $paper->id, 'home' => $home?->id, 'width' => $sides[0], 'height' => $sides[1]],
+                AND home_id IS :home AND ((sheet_width = :width AND sheet_height = :height AND direction IS :direction)
+                    OR (sheet_width = :height AND sheet_height = :width AND direction IS :turned)) ORDER BY id LIMIT 1",
+            [
+                'paper' => $paper->id,
+                'home' => $home?->id,
+                'direction' => $sheet->direction?->value,
+                'turned' => $sheet->direction?->turned()->value,
+                'width' => $sheet->size?->width->ticks,
+                'height' => $sheet->size?->height->ticks,
+            ],
         );
 
         return false === $id ? null : $this->items->one(Row::number($id));

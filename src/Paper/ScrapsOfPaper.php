@@ -30,8 +30,9 @@ final readonly class ScrapsOfPaper
     {
         \assert(null !== $sheet->size);
         $this->entities->flush();
+        $whole = $paper->wholePaper();
 
-        return (null === $sheet->outline ? $this->scraps->like($paper, $sheet->size, $home) : null) ?? $this->made($paper, $sheet, $home, $lengths);
+        return (null === $sheet->outline && null !== $whole ? $this->scraps->like($whole, $sheet, $home) : null) ?? $this->made($paper, $sheet, $home, $lengths);
     }
 
     private function made(Item $paper, Sheet $sheet, ?Place $home, LengthFormat $lengths): Item
@@ -41,10 +42,7 @@ final readonly class ScrapsOfPaper
         $name = \sprintf('%s scrap %s × %s', mb_substr($of, 0, 150), $lengths->number($sheet->size->width), $lengths->number($sheet->size->height))
             .(null === $sheet->outline ? '' : ', a corner missing');
         $scrap = new Item($name, Kind::Scrap, Tracking::Count, $home);
-        [$scrap->maker, $scrap->collection, $scrap->themes, $scrap->season] = [$paper->maker, $paper->collection, $paper->themes, $paper->season];
-        [$scrap->colour, $scrap->colourName, $scrap->isMulticolour] = [$paper->colour, $paper->colourName, $paper->isMulticolour];
-        $scrap->sheet->put($sheet);
-        $scrap->parent = Kind::Scrap === $paper->kind ? $paper->parent : $paper;
+        $scrap->isCutFrom($paper, $sheet);
         $this->entities->persist($scrap);
         $this->index->item($scrap);
         $this->labels->wishForThing($scrap, 'new');

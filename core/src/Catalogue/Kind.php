@@ -57,6 +57,12 @@ enum Kind: string
         };
     }
 
+    /** Whether a thing of this kind is a sheet as it was bought; what was cut from another sheet is a piece that is ready. */
+    public function isBoughtSheet(bool $wasCut): bool
+    {
+        return self::Paper === $this && !$wasCut;
+    }
+
     /** Whether panels are cut out of it. */
     public function isCut(): bool
     {

@@ -41,11 +41,11 @@ final readonly class CutSequence
         $steps = [];
         $order = (new SettingOrder())->after(array_column($open, 2), $setting);
         while ([] !== $open) {
-            $here = array_filter($open, fn (array $part): bool => null !== $setting && \in_array($setting, $this->settings($part[2]), true));
+            $here = array_filter($open, static fn (array $part): bool => null !== $setting && \in_array($setting, $part[2]->settings(), true));
             $isNew = [] === $here;
             if ($isNew) {
                 $setting = (int) array_shift($order);
-                $here = array_filter($open, fn (array $part): bool => \in_array($setting, $this->settings($part[2]), true));
+                $here = array_filter($open, static fn (array $part): bool => \in_array($setting, $part[2]->settings(), true));
             }
             $stack = $this->stack($here);
             $part = $open[$stack[0]][2];
@@ -90,14 +90,6 @@ final readonly class CutSequence
         $settings = self::settingsOf(...$steps);
 
         return $settings * self::SECONDS_SET + (\count($steps) - $settings) * self::SECONDS_MORE + $scores * self::SECONDS_SCORE;
-    }
-
-    /** @return list<int> the two settings at which a part's cut can be made */
-    private function settings(Part $part): array
-    {
-        \assert(null !== $part->first && null !== $part->second);
-
-        return $part->isCutAlongX ? [$part->first->width, $part->second->width] : [$part->first->height, $part->second->height];
     }
 
     /**

@@ -90,6 +90,16 @@ final class Part
         return $leaves;
     }
 
+    /** @return list<int> the two settings at which its cut can be made, from either edge; none where it is not cut */
+    public function settings(): array
+    {
+        if (null === $this->first || null === $this->second) {
+            return [];
+        }
+
+        return $this->isCutAlongX ? [$this->first->width, $this->second->width] : [$this->first->height, $this->second->height];
+    }
+
     public function cuts(): int
     {
         return null === $this->first || null === $this->second ? 0 : 1 + $this->first->cuts() + $this->second->cuts();

@@ -12,7 +12,7 @@ use Lottel\Core\Paper\Grammage;
 final class SamePaper
 {
     /** Nobody sees so little on a card (common practice, no source). */
-    private const SAME_COLOUR = 2.0;
+    public const SAME_COLOUR = 2.0;
 
     /** Wrappers of one paper differ by so much of its weight (common practice, no source). */
     private const SAME_WEIGHT = 0.06;

@@ -71,8 +71,8 @@ final class SettingOrder
         }
         $parts = array_values(array_filter([$this->kind($part->first), $this->kind($part->second)], is_int(...)));
         sort($parts);
-        $settings = $part->isCutAlongX ? [$part->first->width, $part->second->width] : [$part->first->height, $part->second->height];
-        $settings = [min($settings), max($settings)];
+        [$one, $other] = $part->settings() + [0, 0];
+        $settings = [min($one, $other), max($one, $other)];
         $key = implode(' ', [...$settings, ...$parts]);
         if (!isset($this->known[$key])) {
             $this->known[$key] = \count($this->kinds);

@@ -22,6 +22,17 @@ final readonly class Availability
         return max(0, $this->atHome - $this->wantedByOthers);
     }
 
+    /**
+     * Returns how many sheets a kit may cut: what is free, and what lies whole on its own tray, but for what is wanted of them otherwise.
+     *
+     * @param int $onOwnTray on its tray, and not cut into
+     * @param int $otherwise wanted by the same kit for something else, and not used yet
+     */
+    public function forCuts(int $onOwnTray, int $otherwise): int
+    {
+        return max(0, $this->free() + max(0, $onOwnTray) - max(0, $otherwise));
+    }
+
     /** Returns how much of $wanted cannot be had without taking from another kit. */
     public function shortfall(int $wanted): int
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Picture;
 
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Size;
 
 /**
@@ -49,6 +51,29 @@ final readonly class ScrapOnSheet
         $seen = self::middle(array_map(static fn (int $at): array => $colours[$at], array_keys($scrap)));
 
         return new self($turned, $size, (int) ceil($pixel), $box, \sprintf('#%02x%02x%02x', ...$seen));
+    }
+
+    /** Returns its size to the sixteenth or the millimetre, which is finer than a photo tells; the shorter side first. */
+    public function rounded(LengthUnit $unit): Size
+    {
+        $step = self::step($unit);
+        $sides = array_map(
+            static fn (Length $side): int => max(1, (int) round($side->ticks / $step)) * $step,
+            [$this->size->width, $this->size->height],
+        );
+
+        return Size::ofTicks(min($sides), max($sides));
+    }
+
+    /** Returns how far its sides may be off, rounded up. */
+    public function mayBeOff(LengthUnit $unit): Length
+    {
+        return Length::ofTicks((int) ceil($this->giveOrTake / self::step($unit)) * self::step($unit));
+    }
+
+    private static function step(LengthUnit $unit): int
+    {
+        return LengthUnit::Inch === $unit ? intdiv(Length::TICKS_PER_INCH, 16) : Length::TICKS_PER_MILLIMETRE;
     }
 
     /**
