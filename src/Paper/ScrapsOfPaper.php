@@ -32,7 +32,9 @@ final readonly class ScrapsOfPaper
         $this->entities->flush();
         $whole = $paper->wholePaper();
 
-        return (null === $sheet->outline && null !== $whole ? $this->scraps->like($whole, $sheet, $home) : null) ?? $this->made($paper, $sheet, $home, $lengths);
+        $like = null === $sheet->outline && null !== $whole ? $this->scraps->like($whole, $sheet, $home) : null;
+
+        return $like ?? $this->made($paper, $sheet, $home, $lengths);
     }
 
     private function made(Item $paper, Sheet $sheet, ?Place $home, LengthFormat $lengths): Item
