@@ -6,6 +6,7 @@ namespace App\Tests;
 
 use App\Console\ColourCommand;
 use App\Console\CutPlanCommand;
+use App\Console\DesignCommand;
 use App\Console\Document;
 use App\Console\DocumentCommand;
 use App\Console\InvalidDocument;
@@ -33,6 +34,11 @@ final class CommandsTest extends TestCase
     private const SCRAPS = '{"unit": "in", "piece": {"w": 4, "h": "5 1/4", "direction": "none"}, "colour": "#1f5c6b", "tolerance": 5, "gsm": 216,
         "gsm_tolerance": 0.15, "scraps": [{"id": "s1", "w": 6, "h": 6, "colour": "#205d6d", "gsm": 216, "direction": "none"}, {"id": "s2",
         "outline": [[0, 0], [6, 0], [6, 3], [3, 3], [3, 8], [0, 8]], "colour": "#1f5c6b", "gsm": 200, "direction": "h"}]}';
+
+    private const DESIGN = '{"unit": "in", "qty": 12, "finished": {"w": "4 1/4", "h": "5 1/2"}, "fold": "top", "layers": [{"name": "mat", "kind": "mat",
+        "reveal": "1/16", "thickness": 0.01}, {"name": "panel", "kind": "mat", "reveal": "1/16", "thickness": 0.012}, {"name": "strip", "kind": "strip",
+        "w": "3 1/2", "h": "3/4", "thickness": 0.01, "foam": true}], "base_thickness": 0.014, "foam_thickness": 0.08, "clearance": "1/8",
+        "envelopes": [{"id": "A2", "w": "4 3/8", "h": "5 3/4"}, {"id": "A6", "w": "4 3/4", "h": "6 1/2"}]}';
 
     /** @var array<string, DocumentCommand>|null */
     private ?array $commands = null;
@@ -202,14 +208,79 @@ final class CommandsTest extends TestCase
         }
     }
 
+    public function testACardIsTakenApart(): void
+    {
+        $answer = $this->answer('design', self::DESIGN);
+        self::assertSame(
+            ['name' => 'base', 'w' => 4.25, 'h' => 11, 'qty' => 12, 'scores' => [['axis' => 'y', 'at' => 5.5]], 'window' => null],
+            In::of($answer, 'pieces', 0),
+        );
+        self::assertSame(['name' => 'mat', 'w' => 4.125, 'h' => 5.375, 'qty' => 12, 'scores' => [], 'window' => null], In::of($answer, 'pieces', 1));
+        self::assertEqualsWithDelta(0.14, $answer['thickness'], 1e-12);
+        self::assertSame('A6', $answer['envelope'], 'with its thickness it is too large for A2');
+    }
+
+    /** By hand: a third of a millimetre stays one, half of an odd width too, and what is exactly as large goes in. */
+    public function testWhatLiesOnAnEdgeIsExact(): void
+    {
+        $gate = ['unit' => 'mm', 'qty' => 1, 'finished' => ['w' => '100 1/3', 'h' => 0.1], 'fold' => 'gate', 'layers' => [], 'base_thickness' => 0.05,
+            'clearance' => 0, 'envelopes' => [['id' => 'a', 'w' => 0.2, 'h' => 100.4333333]]];
+        $answer = $this->answer('design', json_encode($gate, \JSON_THROW_ON_ERROR));
+        self::assertEqualsWithDelta([301 / 6, 301 / 6 + 301 / 3], [
+            In::of($answer, 'pieces', 0, 'scores', 0, 'at'),
+            In::of($answer, 'pieces', 0, 'scores', 1, 'at'),
+        ], 1e-9);
+        self::assertNull($answer['envelope'], 'a fraction of a nanometre too short');
+        $gate['envelopes'] = [['id' => 'a', 'w' => 0.2, 'h' => '100 13/30']];
+        self::assertSame('a', $this->answer('design', json_encode($gate, \JSON_THROW_ON_ERROR))['envelope']);
+        unset($gate['envelopes']);
+        self::assertNull($this->answer('design', json_encode($gate, \JSON_THROW_ON_ERROR))['envelope'], 'none to choose from');
+    }
+
+    /** @return iterable<string, array{string, string, string}> what is replaced by what, and the field that is named */
+    public static function designsThatCannotBe(): iterable
+    {
+        yield 'a layer larger than what it lies on' => ['"3 1/2"', '"4 1/2"', 'layers[2]'];
+        yield 'a reveal that takes all' => ['"reveal": "1/16", "thickness": 0.012', '"reveal": 3, "thickness": 0.012', 'layers[1].reveal'];
+        yield 'a negative reveal' => ['"reveal": "1/16", "thickness": 0.012', '"reveal": -1, "thickness": 0.012', 'layers[1].reveal'];
+        yield 'no thickness' => ['"thickness": 0.012', '"thick": 0.012', 'layers[1].thickness'];
+        yield 'a fold of another kind' => ['"top"', '"middle"', 'fold'];
+        yield 'a layer of another kind' => ['"kind": "strip"', '"kind": "boat"', 'layers[2].kind'];
+        yield 'a die-cut piece, which is none of the contract' => ['"kind": "strip"', '"kind": "die-cut"', 'layers[2].kind'];
+        yield 'a window not inside its frame' => ['"mat", "reveal": "1/16", "thickness": 0.012', '"frame", "reveal": 0, "window": {"w": 2, "h": 6},
+            "thickness": 0.012', 'layers[1].window'];
+        yield 'a window of nothing' => ['"mat", "reveal": "1/16", "thickness": 0.012', '"frame", "reveal": 0, "window": {"w": 0, "h": 6},
+            "thickness": 0.012', 'layers[1].window.w'];
+        yield 'a frame without a window' => ['"mat", "reveal": "1/16", "thickness": 0.012', '"frame", "reveal": 0, "thickness": 0.012', 'layers[1].window'];
+        yield 'none' => ['"qty": 12', '"qty": 0', 'qty'];
+        yield 'too many' => ['"qty": 12', '"qty": 10001', 'qty'];
+        yield 'an id twice' => ['"id": "A6"', '"id": "A2"', 'envelopes[1].id'];
+        yield 'foam that has no thickness' => ['"foam_thickness"', '"foam"', 'foam_thickness'];
+        yield 'foam that is no yes or no' => ['"foam": true', '"foam": 1', 'layers[2].foam'];
+        yield 'no clearance' => ['"clearance"', '"clear"', 'clearance'];
+        yield 'an envelope of nothing' => ['"w": "4 3/4"', '"w": 0', 'envelopes[1].w'];
+    }
+
+    #[DataProvider('designsThatCannotBe')]
+    public function testADesignThatCannotBeIsRefused(string $what, string $by, string $field): void
+    {
+        self::assertStringContainsString($what, self::DESIGN);
+        try {
+            $this->answer('design', str_replace($what, $by, self::DESIGN));
+            self::fail('It was answered.');
+        } catch (InvalidDocument $invalid) {
+            self::assertSame($field, $invalid->field);
+        }
+    }
+
     /** Twelve thousand documents broken at random: a refusal or an answer, never anything else, in little memory. */
     public function testBrokenDocumentsAreRefusedOrAnswered(): void
     {
         mt_srand(20261125);
-        $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER, 'scraps' => self::SCRAPS];
+        $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER, 'scraps' => self::SCRAPS, 'design' => self::DESIGN];
         $refused = $answered = 0;
         for ($i = 0; $i < 12000; ++$i) {
-            $command = array_keys($examples)[$i % 5];
+            $command = array_keys($examples)[$i % 6];
             $json = 0 === mt_rand(0, 5) ? $this->tornText($examples[$command]) : $this->brokenTree($examples[$command]);
             try {
                 $answer = $this->answer($command, $json);
@@ -235,6 +306,7 @@ final class CommandsTest extends TestCase
                 ['lottel:colour', "\xff\xfe", 2],
                 ['lottel:cut-plan', '{"unit": "in"}', 2],
                 ['lottel:scraps', self::SCRAPS, 0],
+                ['lottel:design', self::DESIGN, 0],
             ] as [$command, $json, $status]
         ) {
             $process = new Process(['php', 'bin/console', $command, '-'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
@@ -260,6 +332,7 @@ final class CommandsTest extends TestCase
             'colour' => new ColourCommand(),
             'paper' => new PaperCommand(),
             'scraps' => new ScrapsCommand(),
+            'design' => new DesignCommand(),
         ];
 
         return $commands[$command]->answer(Document::parse($json));

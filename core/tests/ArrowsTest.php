@@ -18,6 +18,7 @@ final class ArrowsTest extends TestCase
         'Kit' => ['Log', 'Measure', 'Words'],
         'Paper' => ['Measure'],
         'Cutting' => ['Colour', 'Measure', 'Paper'],
+        'Design' => ['Cutting', 'Kit', 'Measure', 'Paper', 'Words'],
         'Catalogue' => ['Colour', 'Log', 'Measure', 'Paper', 'Upkeep', 'Words'],
         'Furniture' => ['Measure'],
         'Filing' => ['Catalogue', 'Colour'],

@@ -70,6 +70,11 @@ final readonly class Ratio
         return max(1, $a);
     }
 
+    public function halved(): self
+    {
+        return self::reduced($this->numerator, 2 * $this->denominator);
+    }
+
     /** Returns the value as a float. */
     public function value(): float
     {

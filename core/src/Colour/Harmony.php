@@ -38,4 +38,16 @@ enum Harmony: string
 
         return $off[0];
     }
+
+    /** Returns what two colours are to each other, as a sentence says it of both. */
+    public function inWords(): string
+    {
+        return match ($this) {
+            self::SameHue => 'one hue, lighter and darker',
+            self::Analogous => 'neighbours',
+            self::Complementary => 'opposites',
+            self::Triad => 'a third of the circle apart',
+            self::Neutral => 'a colour and a neutral',
+        };
+    }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Paper;
 
-use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\Size;
 
 /** Envelopes: the C sizes and DL of ISO 269, and the sizes of the US trade (common practice, no source). */
@@ -41,24 +40,5 @@ enum Envelope: string
             self::Square6Half => Size::ofSixteenths(104, 104),
             self::Number10 => Size::ofSixteenths(66, 152),
         };
-    }
-
-    /**
-     * Returns the envelope of the least area that takes a card with some clearance each way, and its thickness on top; null
-     * where none does.
-     */
-    public static function smallestFor(Size $card, Length $clearance, Length $thickness): ?self
-    {
-        $more = $clearance->ticks + $thickness->ticks;
-        $needed = Size::ofTicks($card->width->ticks + $more, $card->height->ticks + $more);
-        $best = null;
-        foreach (self::cases() as $envelope) {
-            $size = $envelope->size();
-            if (($needed->isWithin($size) || $needed->turned()->isWithin($size)) && (null === $best || $size->squareMetres() < $best->size()->squareMetres())) {
-                $best = $envelope;
-            }
-        }
-
-        return $best;
     }
 }

@@ -7,12 +7,13 @@ namespace Lottel\Core\Tests\Cutting;
 use Lottel\Core\Cutting\AskedPiece;
 use Lottel\Core\Cutting\Crease;
 use Lottel\Core\Cutting\InvalidPieces;
+use Lottel\Core\Design\Fold;
+use Lottel\Core\Design\Sides;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Direction;
-use Lottel\Core\Paper\Fold;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -53,9 +54,9 @@ final class AskedPieceTest extends TestCase
             [$fold, $width, $height] = $of;
             $quarter = Length::TICKS_PER_INCH / 4;
             $asked = AskedPiece::read($line, LengthUnit::Inch);
-            $finished = Size::ofTicks($width * $quarter, $height * $quarter);
-            self::assertTrue($fold->flat($finished)->equals($asked->size), $line);
-            self::assertEquals($fold->scores($finished), [Length::ofTicks($asked->creases[0]->at)], $line);
+            $finished = new Sides($width * $quarter, $height * $quarter);
+            self::assertTrue($fold->flat($finished)->equals(Sides::of($asked->size)), $line);
+            self::assertEquals($fold->scores($finished), $asked->creases, $line);
         }
     }
 

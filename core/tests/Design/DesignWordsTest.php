@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Tests\Design;
+
+use Lottel\Core\Design\DesignPiece;
+use Lottel\Core\Design\DesignWords;
+use Lottel\Core\Design\Fold;
+use Lottel\Core\Design\Form;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthFormat;
+use Lottel\Core\Measure\LengthUnit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class DesignWordsTest extends TestCase
+{
+    /** @return iterable<string, array{Form, int, string}> pieces as name and size */
+    public static function worded(): iterable
+    {
+        yield '8 cards, A2, top fold' => [Form::Card, 8, 'base 4¼ × 11'];
+        yield '8 A2 top-fold cards' => [Form::Card, 8, 'base 4¼ × 11'];
+        yield '8 cards A2, mat, panel, strip on foam' => [Form::Card, 8, 'base 4¼ × 11, mat 4⅛ × 5⅜, panel 4 × 5¼, strip 3½ × ¾'];
+        yield '12 birthday cards, 5 × 7, side fold' => [Form::Card, 12, 'base 10 × 7'];
+        yield '1 card, 5 × 7' => [Form::Card, 1, 'base 5 × 14'];
+        yield '6 cards, 5 in square, gate fold, mat 1/8' => [Form::Card, 6, 'base 10 × 5, mat 4¾ × 4¾'];
+        yield '4 slimline cards, flat, panel 3 × 8' => [Form::Card, 4, 'base 3½ × 8½, panel 3 × 8'];
+        yield '12 strip cards, A2' => [Form::Card, 12, 'base 4¼ × 11'];
+        yield '2 cards A2, two mats, frame with window 3 × 4' => [Form::Card, 2, 'base 4¼ × 11, mat 4⅛ × 5⅜, mat 4 × 5¼, frame 3⅞ × 5⅛'];
+        yield '30 tags 2 × 4' => [Form::Tag, 30, 'tag 2 × 4'];
+        yield 'six bookmarks, 2 × 6' => [Form::Strip, 6, 'strip 2 × 6'];
+        yield '12 × 12 page, three 4 × 6 photos' => [Form::Page, 1, 'photo mat 4¼ × 6¼, photo mat 6¼ × 4¼'];
+        yield 'one 12 × 12 page' => [Form::Page, 1, ''];
+        yield 'two-page layout with six 4 × 6 photos' => [Form::Spread, 1, 'photo mat 4¼ × 6¼, photo mat 6¼ × 4¼'];
+    }
+
+    #[DataProvider('worded')]
+    public function testADesignIsReadOutOfWords(Form $form, int $quantity, string $pieces): void
+    {
+        $read = DesignWords::read((string) $this->dataName(), LengthUnit::Inch) ?? self::fail('No design.');
+        $format = new LengthFormat(LengthUnit::Inch);
+        self::assertSame([$form, $quantity], [$read->design->form, $read->design->quantity]);
+        $number = static fn (int $ticks): string => $format->number(Length::ofTicks($ticks));
+        self::assertSame($pieces, implode(', ', array_map(
+            static fn (DesignPiece $piece): string => $piece->name.' '.$number($piece->size->width).' × '.$number($piece->size->height),
+            $read->design->pieces(),
+        )));
+    }
+
+    public function testWhatIsNotSaidIsTold(): void
+    {
+        $read = DesignWords::read('8 cards A2, mat', LengthUnit::Inch);
+        self::assertSame('Not said, so taken as usual: a top fold and 1/16 in of what is beneath seen around the mat.', $read?->sentence());
+        self::assertSame('', DesignWords::read('8 cards, A2, top fold, mat 1/8', LengthUnit::Inch)?->sentence());
+        self::assertStringContainsString('2 photos left out', (string) DesignWords::read('page, 12 × 12, five 4 × 6 photos', LengthUnit::Inch)?->sentence());
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function notWorded(): iterable
+    {
+        yield 'no form' => ['8 people, one card each'];
+        yield 'no size' => ['6 thank-you cards'];
+        yield 'something else' => ['4 boxes'];
+        yield 'nothing' => [''];
+        yield 'a card of nothing' => ['8 cards, 0 × 5'];
+    }
+
+    #[DataProvider('notWorded')]
+    public function testOtherWordsAreNone(string $words): void
+    {
+        self::assertNull(DesignWords::read($words, LengthUnit::Inch));
+    }
+
+    public function testFoldsAreRead(): void
+    {
+        $folds = ['top fold' => Fold::Top, 'side-fold' => Fold::Side, 'gatefold' => Fold::Gate, 'trifold' => Fold::TriFold, 'flat' => Fold::None];
+        foreach ($folds as $words => $fold) {
+            self::assertSame($fold, DesignWords::read('3 cards, A2, '.$words, LengthUnit::Inch)?->design->fold);
+        }
+    }
+
+    /** Words of any sort are read or not, and never break. */
+    public function testAnyWordsAreSurvived(): void
+    {
+        mt_srand(5);
+        $words = ['8', 'cards', 'A2', 'mat', '×', '12', '1/0', '99999', 'photos', 'three', 'strip', 'on foam', ',', 'page', '4 × 6', 'window', '½', 'square', '-', 'ü'];
+        for ($try = 0; $try < 400; ++$try) {
+            $text = implode(' ', array_map(static fn (): string => $words[mt_rand(0, \count($words) - 1)], range(0, mt_rand(0, 12))));
+            $read = DesignWords::read($text, LengthUnit::Millimetre);
+            self::assertSame($read?->design, $read?->design->checked());
+        }
+    }
+}
