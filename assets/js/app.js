@@ -1,5 +1,6 @@
 // Small things that make the pages quick at the bench. Every page works without them.
 import './keys.js';
+import './board.js';
 import './camera.js';
 import './chosen.js';
 import './follow.js';

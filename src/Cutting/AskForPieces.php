@@ -28,6 +28,7 @@ final readonly class AskForPieces
         private CuttingOfKit $cutting,
         private PlanCuts $plan,
         private PlanKit $planKit,
+        private DesignedPieces $design,
     ) {
     }
 
@@ -44,7 +45,7 @@ final readonly class AskForPieces
         $kit->checkOpen();
         $there = $this->cutting->pieces($kit);
         foreach ($asked as $line) {
-            $piece = new PieceToCut($kit, $this->paperOf($line, $paper), $line);
+            $piece = PieceToCut::asked($kit, $this->paperOf($line, $paper), $line);
             $like = array_values(array_filter($there, static fn (PieceToCut $other): bool => $other->isLike($piece)))[0] ?? null;
             if (null === $like) {
                 $this->entities->persist($piece);
@@ -82,12 +83,14 @@ final readonly class AskForPieces
     public function change(PieceToCut $piece, int $quantity): void
     {
         $piece->kit->checkOpen();
-        $there = array_sum(array_map(
-            static fn (SheetOnTable $row): int => $row->isLogged || $row->sheet()->isBegun() ? $row->sheet()->root->pieces()[(int) $piece->id] ?? 0 : 0,
-            $this->cutting->sheets($piece->kit),
-        ));
+        $there = $this->cutting->begun($piece);
         if ($quantity < $there) {
             throw StepRefused::isCutAlready($piece->name, $there);
+        }
+        if (null !== $piece->part) {
+            $this->design->cuts($piece, $quantity);
+
+            return;
         }
         if (0 === $quantity) {
             $this->entities->remove($piece);

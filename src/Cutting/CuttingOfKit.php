@@ -38,6 +38,15 @@ final readonly class CuttingOfKit
         return $plan;
     }
 
+    /** How many of a piece are cut, or lie on a sheet into which a cut is made. */
+    public function begun(PieceToCut $piece): int
+    {
+        return null === $piece->id ? 0 : array_sum(array_map(
+            static fn (SheetOnTable $row): int => $row->isLogged || $row->sheet()->isBegun() ? $row->sheet()->root->pieces()[$piece->id] ?? 0 : 0,
+            $this->sheets($piece->kit),
+        ));
+    }
+
     /** @throws Unknown if it is no piece of this kit */
     public function piece(int $kit, int $id): PieceToCut
     {

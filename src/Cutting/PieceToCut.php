@@ -9,8 +9,11 @@ use App\Kits\Kit;
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Cutting\AskedPiece;
 use Lottel\Core\Cutting\Crease;
+use Lottel\Core\Cutting\PaperWish;
 use Lottel\Core\Cutting\Piece;
+use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Measure\Size;
+use Lottel\Core\Paper\Direction;
 
 /** So many equal pieces that are to be cut for a kit. Sides in ticks, flat. */
 #[ORM\Entity]
@@ -20,6 +23,8 @@ use Lottel\Core\Measure\Size;
 #[ORM\Index(name: 'piece_item', columns: ['item_id'])]
 class PieceToCut
 {
+    public const MOST = AskedPiece::MOST;
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
@@ -50,17 +55,46 @@ class PieceToCut
     #[ORM\Column(options: ['default' => 0])]
     public int $scored = 0;
 
-    public function __construct(
+    /** Which part of the kit's design it is, as DesignPiece names it; null where a person asked for it here. */
+    #[ORM\Column(length: 40, nullable: true)]
+    public ?string $part = null;
+
+    /** What else than its paper it may be cut from. */
+    #[ORM\Column(length: 6, options: ['default' => 'this'])]
+    public PaperWish $wish = PaperWish::This;
+
+    /** @param list<Crease> $creases */
+    private function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Kit $kit,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
         public readonly Item $paper,
-        AskedPiece $asked,
+        Size $size,
+        string $name,
+        int $quantity,
+        bool $mayTurn,
+        array $creases,
     ) {
-        [$this->width, $this->height] = [$asked->size->width->ticks, $asked->size->height->ticks];
-        [$this->name, $this->quantity] = [$asked->name, $asked->quantity];
-        $this->mayTurn = $asked->mayTurnOn($paper->sheet->direction);
-        $this->creases = array_map(static fn (Crease $crease): array => $crease->kept(), $asked->creases);
+        [$this->width, $this->height] = [$size->width->ticks, $size->height->ticks];
+        [$this->name, $this->quantity, $this->mayTurn] = [mb_substr($name, 0, 60), $quantity, $mayTurn];
+        $this->creases = array_map(static fn (Crease $crease): array => $crease->kept(), $creases);
+    }
+
+    public static function asked(Kit $kit, Item $paper, AskedPiece $asked): self
+    {
+        $mayTurn = $asked->mayTurnOn($paper->sheet->direction);
+
+        return new self($kit, $paper, $asked->size, $asked->name, $asked->quantity, $mayTurn, $asked->creases);
+    }
+
+    public static function designed(Kit $kit, Item $paper, DesignPiece $wanted, int $quantity): self
+    {
+        $direction = $paper->sheet->direction;
+        $mayTurn = null === $direction || Direction::None === $direction;
+        $piece = new self($kit, $paper, $wanted->size->size(), $wanted->name, $quantity, $mayTurn, $wanted->creases);
+        [$piece->part, $piece->wish] = [$wanted->part, $wanted->paper->wish ?? PaperWish::This];
+
+        return $piece;
     }
 
     public function size(): Size
@@ -90,6 +124,8 @@ class PieceToCut
     public function isLike(self $other): bool
     {
         return $this->paper === $other->paper
+            && $this->wish === $other->wish
+            && (null === $this->part) === (null === $other->part)
             && [$this->name, $this->width, $this->height, $this->mayTurn, $this->creases]
                 === [$other->name, $other->width, $other->height, $other->mayTurn, $other->creases];
     }

@@ -95,7 +95,7 @@ final readonly class PlanCuts
         $job = new CutJob($pieces, $kept);
         $sides = array_map(static fn (PieceToCut $piece): int => min($piece->width, $piece->height), $pieces);
         foreach ($pieces as $piece) {
-            $job->offer($piece, $this->stock->of($kit, $piece->paper, [] === $sides ? 1 : min($sides)), $isAhead);
+            $job->offer($piece, $this->stock->of($kit, $piece->paper, [] === $sides ? 1 : min($sides), $piece->wish), $isAhead);
         }
 
         return $job;

@@ -11,7 +11,7 @@ use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Difference;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Cutting\SamePaper;
+use Lottel\Core\Cutting\PaperWish;
 
 /** What a kit's pieces may be cut from: what lies in drawers and no other kit wants, and what is on its tray and not cut yet. */
 final readonly class StockReading
@@ -27,7 +27,7 @@ final readonly class StockReading
      *
      * @return list<StockSheet> in the order of their numbers
      */
-    public function of(Kit $kit, Item $paper, int $narrowest): array
+    public function of(Kit $kit, Item $paper, int $narrowest, PaperWish $wish = PaperWish::This): array
     {
         $rows = $this->database->fetchAllAssociative(
             "WITH few AS (
@@ -49,13 +49,13 @@ final readonly class StockReading
                 (SELECT count(*) FROM sheet_in_work s WHERE s.item_id = i.id AND s.kit_id = :kit AND NOT s.is_logged
                     AND json_extract(s.tree, '$.made')) AS begun
              FROM few JOIN item i ON i.id = few.id ORDER BY i.id",
-            ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => $this->coloursLike($paper)],
+            ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => $this->coloursLike($paper, $wish)],
         );
 
         return array_values(array_filter(array_map(static fn (array $columns): ?StockSheet => StockSheet::of(new Row($columns)), $rows)));
     }
 
-    private function coloursLike(Item $paper): string
+    private function coloursLike(Item $paper, PaperWish $wish): string
     {
         if (null === $paper->colour) {
             return '[]';
@@ -64,7 +64,7 @@ final readonly class StockReading
         $known = Row::words($this->database->fetchFirstColumn(
             "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished') AND removed_at IS NULL",
         ));
-        $like = array_filter($known, static fn (string $hex): bool => Difference::between($wanted, Lab::of(Srgb::ofHex($hex))) <= SamePaper::SAME_COLOUR);
+        $like = array_filter($known, static fn (string $hex): bool => Difference::between($wanted, Lab::of(Srgb::ofHex($hex))) <= $wish->tolerance());
 
         return json_encode(array_values($like), \JSON_THROW_ON_ERROR);
     }

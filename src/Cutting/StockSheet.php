@@ -9,6 +9,7 @@ use App\Database\Row;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Cutting\PaperWish;
 use Lottel\Core\Cutting\ReadyCut;
 use Lottel\Core\Cutting\SamePaper;
 use Lottel\Core\Cutting\Stock;
@@ -60,7 +61,9 @@ final readonly class StockSheet
     /** Whether it is of the paper that a piece wants, and is cut up. */
     public function isCutFor(PieceToCut $piece): bool
     {
-        return (Kind::Scrap === $this->kind || $this->isWhole()) && $this->isOfPaper($piece);
+        $isWholeWanted = $this->isWhole() && PaperWish::Scraps !== $piece->wish;
+
+        return (Kind::Scrap === $this->kind || $isWholeWanted) && $this->isOfPaper($piece);
     }
 
     /** Whether it was cut ahead of time and is what is wanted. */
@@ -75,8 +78,14 @@ final readonly class StockSheet
         $paper = $piece->paper;
         $colour = null === $paper->colour ? null : Lab::of(Srgb::ofHex($paper->colour));
 
-        return \in_array($paper->id, [$this->id, $this->parent], true)
-            || SamePaper::is($colour, $paper->sheet->sheet()->weight, $this->colour, $this->weight);
+        if (\in_array($paper->id, [$this->id, $this->parent], true)) {
+            return true;
+        }
+        $weight = $paper->sheet->sheet()->weight;
+
+        return PaperWish::This === $piece->wish
+            ? SamePaper::is($colour, $weight, $this->colour, $this->weight)
+            : SamePaper::isNear($colour, $weight, $this->colour, $this->weight);
     }
 
     /** As the planner knows it: what has a direction lies with it upright. */

@@ -17,6 +17,7 @@ final readonly class StepJournal
         'room' => [], 'unit' => [], 'place' => [], 'item' => ['used_at', 'since'], 'companion' => [], 'kit' => [], 'need' => [],
         'label_wish' => [], 'saved_search' => [], 'label_sheet' => [], 'spot' => [], 'put_off' => [],
         'piece' => [], 'sheet_in_work' => [], 'cut_plan' => ['setting', 'effort'],
+        'design' => [], 'pattern' => [], 'making_step' => [],
     ];
 
     public function __construct(private Connection $database)

@@ -38,6 +38,10 @@ class Kit
     #[ORM\Column(type: 'text', options: ['default' => ''])]
     public string $note = '';
 
+    /** A photo of a sketch that stays with it. */
+    #[ORM\Column(length: 40, nullable: true)]
+    public ?string $sketch = null;
+
     #[ORM\Column(length: 10)]
     private Stage $stage = Stage::Planned;
 

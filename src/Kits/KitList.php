@@ -9,12 +9,17 @@ use App\Steps\StepRefused;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Kit\RefusedStep;
 use Lottel\Core\Log\RefusedMovement;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 
 /** Writes a kit's list: what it needs of which item. */
 final readonly class KitList
 {
-    public function __construct(private EntityManagerInterface $entities)
-    {
+    /** @param \Closure(): DesignedList $design asked only where a line is the design's: that writes lists too */
+    public function __construct(
+        private EntityManagerInterface $entities,
+        #[AutowireServiceClosure(DesignedList::class)]
+        private \Closure $design,
+    ) {
     }
 
     /**
@@ -45,6 +50,14 @@ final readonly class KitList
         $this->entities->persist($need);
     }
 
+    /** So much is for the kit's design, and was not on its list. */
+    public function addForDesign(Kit $kit, Item $item, int $quantity): void
+    {
+        $need = new Need($kit, $item, 0);
+        $need->wantForDesign($quantity);
+        $this->entities->persist($need);
+    }
+
     /**
      * @throws RefusedMovement if the quantity cannot be
      * @throws RefusedStep if the kit is closed, or its cuts want more
@@ -54,6 +67,10 @@ final readonly class KitList
         $need->kit->checkOpen();
         if ($quantity < $need->toCut()) {
             throw StepRefused::isForCutting($need->item->name, $need->toCut());
+        }
+        $need->item->tracking->check($quantity);
+        if ($need->forDesign() > 0) {
+            ($this->design)()->wants($need, max(0, $quantity - $need->byHand()));
         }
         $need->want($quantity);
     }
@@ -71,6 +88,11 @@ final readonly class KitList
         if ($need->isBegun()) {
             throw StepRefused::isOnTheTray($need->item->name);
         }
-        $this->entities->remove($need);
+        if ($need->forDesign() > 0) {
+            ($this->design)()->wants($need, 0);
+        }
+        if ($this->entities->contains($need)) {
+            $this->entities->remove($need);
+        }
     }
 }

@@ -65,7 +65,9 @@ final readonly class KitReading
                     (SELECT group_concat(n.id || n.state || n.taken || n.quantity) FROM need n WHERE n.kit_id = k.id),
                     (SELECT group_concat(o.item_id) FROM put_off o WHERE o.kit_id = k.id),
                     (SELECT group_concat(s.id || s.tree) FROM sheet_in_work s WHERE s.kit_id = k.id),
-                    (SELECT group_concat(c.id || c.quantity || c.scored) FROM piece c WHERE c.kit_id = k.id) FROM kit k WHERE k.id = ?',
+                    (SELECT group_concat(c.id || c.quantity || c.scored) FROM piece c WHERE c.kit_id = k.id),
+                    (SELECT d.revision FROM design d WHERE d.kit_id = k.id),
+                    (SELECT group_concat(m.step || m.done) FROM making_step m WHERE m.kit_id = k.id) FROM kit k WHERE k.id = ?',
             [$id],
         );
 

@@ -29,6 +29,10 @@ class Need
     #[ORM\Column(options: ['default' => 0])]
     private int $toCut = 0;
 
+    /** How many of them the kit's design wants. */
+    #[ORM\Column(options: ['default' => 0])]
+    private int $forDesign = 0;
+
     #[ORM\Column(length: 10)]
     private NeedState $state = NeedState::Open;
 
@@ -72,6 +76,34 @@ class Need
         $quantity = max($this->taken, $byHand + $sheets);
         $this->want($quantity);
         $this->toCut = $quantity - $byHand;
+    }
+
+    /** How much of it the kit's design wants. */
+    public function forDesign(): int
+    {
+        return $this->forDesign;
+    }
+
+    /** How much of it a person has asked for, besides cuts and design. */
+    public function byHand(): int
+    {
+        return max(0, $this->quantity - $this->toCut - $this->forDesign);
+    }
+
+    /** Whether anything is left of the line when the design wants so much. */
+    public function isWantedWithDesign(int $quantity): bool
+    {
+        return $this->taken > 0 || $this->quantity - $this->forDesign + $quantity > 0;
+    }
+
+    /** So much of it is for the kit's design from now on; a thing that is pulled whole is wanted once. */
+    public function wantForDesign(int $quantity): void
+    {
+        $otherwise = $this->quantity - $this->forDesign;
+        $isWhole = $this->item->tracking->movesWhole();
+        $all = max($this->taken, $isWhole ? min(1, $otherwise + $quantity) : $otherwise + $quantity);
+        $this->want($all);
+        $this->forDesign = min($quantity, $all);
     }
 
     /**

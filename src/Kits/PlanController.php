@@ -39,14 +39,18 @@ final class PlanController extends Page
     }
 
     #[Route('/kits', name: 'plan_kit', methods: ['POST'])]
-    public function plan(Request $request, PlanKit $plan): Response
+    public function plan(Request $request, PlanKit $plan, DesignedList $design): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($plan): Outcome {
+        return $this->write($request, function (Input $input, Step $step) use ($plan, $design): Outcome {
             $line = $input->text('name', 120, true);
             $input->check();
             $kit = $plan($step, new KitDescription(Makes::title($line), null === Makes::read($line)->pieces ? '' : $line));
 
-            return Outcome::undoable($this->urlOf($kit), \sprintf('“%s” is planned. Now say what it needs.', $kit->name));
+            $told = $design->reads($kit, $line);
+
+            return null === $told
+                ? Outcome::undoable($this->urlOf($kit), \sprintf('“%s” is planned. Now say what it needs.', $kit->name))
+                : Outcome::undoable($this->generateUrl('design', ['id' => $kit->id]), trim(\sprintf('“%s” is planned, with its design. %s', $kit->name, $told)));
         }, $this->showAll(...));
     }
 
@@ -57,11 +61,12 @@ final class PlanController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}', name: 'describe_kit', methods: ['POST'])]
-    public function describe(Request $request, int $id): Response
+    public function describe(Request $request, int $id, DesignedList $design): Response
     {
-        return $this->write($request, function (Input $input) use ($id): Outcome {
+        return $this->write($request, function (Input $input) use ($id, $design): Outcome {
             $kit = $this->kits->one($id);
             $kit->describe($this->described($input));
+            $design->makes($kit, Makes::read($kit->makes)->pieces);
 
             return Outcome::undoable($this->urlOf($kit), 'Written down.');
         }, fn (Problem $problem): Response => $this->show($id, $problem));

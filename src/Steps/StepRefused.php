@@ -67,6 +67,16 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%d of %s are for the cuts of this kit. Change its pieces, and the list follows.', $sheets, $item));
     }
 
+    public static function hasADesign(string $kit): self
+    {
+        return new self(\sprintf('“%s” has a design already; here it is.', $kit));
+    }
+
+    public static function designChanged(): self
+    {
+        return new self('Somebody has changed this design since. It is drawn as it stands now; what you typed is still in its field. Press again if it still holds.');
+    }
+
     public static function isOnTheTray(string $item): self
     {
         return new self(\sprintf('%s is on the tray already. Return it, then take it off the list.', $item));

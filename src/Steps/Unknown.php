@@ -32,6 +32,16 @@ final class Unknown extends \RuntimeException
         return new self(\sprintf('Line %s is not on this kit’s list any more.', $id));
     }
 
+    public static function design(string $kit): self
+    {
+        return new self(\sprintf('“%s” has no design yet. Begin one on its board.', $kit));
+    }
+
+    public static function pattern(): self
+    {
+        return new self('That pattern is not kept any more.');
+    }
+
     public static function unit(string $letters): self
     {
         return new self(\sprintf('There is no unit “%s” in this room.', mb_substr($letters, 0, 24)));

@@ -22,7 +22,7 @@ use Lottel\Core\Log\Reason;
 final readonly class PutRight
 {
     /** What a helper changes while pulling, making and returning. */
-    private const LOOP_TABLES = ['kit', 'need', 'movement', 'put_off', 'piece', 'sheet_in_work', 'cut_plan'];
+    private const LOOP_TABLES = ['kit', 'need', 'movement', 'put_off', 'piece', 'sheet_in_work', 'cut_plan', 'design', 'pattern', 'making_step'];
 
     public function __construct(
         private StepJournal $journal,

@@ -133,7 +133,8 @@ final readonly class RestoreKits
             return;
         }
         $name = (string) $kit['name'];
-        if (Stage::Planned->value !== $kit['stage'] || $this->rows->has('need', 'kit_id', $change->row) || $this->rows->has('piece', 'kit_id', $change->row)) {
+        $isUsed = [] !== array_filter(['need', 'piece', 'design'], fn (string $of): bool => $this->rows->has($of, 'kit_id', $change->row));
+        if (Stage::Planned->value !== $kit['stage'] || $isUsed) {
             $back->stays(\sprintf('“%s” stays: other things belong to it by now.', $name));
 
             return;
@@ -201,6 +202,7 @@ final readonly class RestoreKits
         $this->rows->put('need', $change->row, [
             'quantity' => $quantity,
             'to_cut' => min($quantity, (int) $need['to_cut']),
+            'for_design' => min($quantity, (int) $need['for_design']),
             'state' => $this->settled($need, (int) $need['taken'], $quantity),
         ]);
         $back->listChanged($name);
@@ -221,6 +223,7 @@ final readonly class RestoreKits
                 'taken' => $taken,
                 'quantity' => $quantity,
                 'to_cut' => min($quantity, max(0, (int) $need['to_cut'] - $this->added($change, 'to_cut'))),
+                'for_design' => min($quantity, max(0, (int) $need['for_design'] - $this->added($change, 'for_design'))),
                 'state' => $this->settled($need, $taken, $quantity),
             ]);
         }

@@ -102,6 +102,8 @@ final readonly class RestoreRows
             'put_off' => 'the order of the way home',
             'spot' => 'what the photo says',
             'piece', 'sheet_in_work', 'cut_plan' => 'the cutting table',
+            'design' => 'the design',
+            'making_step' => 'the bench',
             default => '“'.$change->text('name').'”',
         });
     }
@@ -139,6 +141,8 @@ final readonly class RestoreRows
             'unit' => (string) ($row['letters'] ?? 'A unit'),
             'companion' => 'What belongs together',
             'sheet_in_work', 'cut_plan' => 'The cutting table',
+            'design' => 'The design',
+            'making_step' => 'The bench',
             default => (string) ($row['name'] ?? 'Something'),
         };
     }

@@ -136,6 +136,12 @@ final class Input
         return $this->lengthFrom($this->clean($field), $field, $mostMillimetres);
     }
 
+    /** Reads a length that may be nothing; null where nothing was typed. */
+    public function lengthFromZero(string $field): ?Length
+    {
+        return '0' === $this->clean($field) ? Length::ofTicks(0) : $this->length($field);
+    }
+
     /**
      * Reads lengths between commas or semicolons.
      *

@@ -9,6 +9,7 @@ use App\Steps\Refusal;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Cutting\InvalidPieces;
 use Lottel\Core\Cutting\RefusedCut;
+use Lottel\Core\Design\InvalidDesign;
 use Lottel\Core\Filing\InvalidScheme;
 use Lottel\Core\Furniture\InvalidAddress;
 use Lottel\Core\Furniture\InvalidUnit;
@@ -49,6 +50,7 @@ final readonly class Problem
             $exception instanceof InvalidLength => [422, ['quantity' => $exception->getMessage()]],
             $exception instanceof InvalidWeight => [422, ['grams' => $exception->getMessage()]],
             $exception instanceof RefusedMovement => [422, ['quantity' => $exception->inWords($quantities)]],
+            $exception instanceof InvalidDesign => [422, [$exception->column() => $exception->getMessage()]],
             $exception instanceof InvalidPieces => [422, ['pieces' => $exception->getMessage()]],
             $exception instanceof RefusedCut => null === $exception->field ? [409, []] : [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof UnclearPicture => [422, ['photo' => $exception->getMessage()]],

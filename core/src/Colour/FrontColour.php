@@ -24,6 +24,12 @@ final readonly class FrontColour
         return !$this->isNeutral() && ($hue >= 330 || $hue < 112);
     }
 
+    /** Returns how far it is from grey: its chroma in OKLCh. */
+    public function strength(): float
+    {
+        return OkLch::of($this->colour)->c;
+    }
+
     /** Returns its share in words, such as “a tenth” or “more than half”. */
     public function shareInWords(): string
     {

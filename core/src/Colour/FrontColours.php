@@ -22,19 +22,20 @@ final readonly class FrontColours
         $this->colours = $colours;
     }
 
-    /** Returns the colour that stands out by its hue while there is little of it; null where none does. */
+    /** Returns the colour that stands out by its hue while there is little of it, of several the strongest; null where none does. */
     public function accent(): ?FrontColour
     {
         $hued = array_values(array_filter($this->colours, static fn (FrontColour $one): bool => !$one->isNeutral()));
-        foreach (array_reverse($hued) as $one) {
+        $strongest = null;
+        foreach (\count($this->colours) > 1 ? $hued : [] as $one) {
             $others = array_filter($hued, static fn (FrontColour $other): bool => $other !== $one);
             $stands = [] === array_filter($others, static fn (FrontColour $other): bool => !self::areApart($one, $other));
-            if ($one->share <= self::MOST_OF_ACCENT && $stands && \count($this->colours) > 1) {
-                return $one;
+            if ($one->share <= self::MOST_OF_ACCENT && $stands && (null === $strongest || $one->strength() > $strongest->strength())) {
+                $strongest = $one;
             }
         }
 
-        return null;
+        return $strongest;
     }
 
     /** Returns one sentence about them; empty where there is no colour. */

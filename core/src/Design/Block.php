@@ -52,6 +52,19 @@ final readonly class Block
         return $this->moved($x - $outer->x, $y - $outer->y);
     }
 
+    /** Returns it pushed by so much, its left upper corner on a grid, and no further than the edges of what it lies on. */
+    public function pushed(int $right, int $down, int $grid, Rect $ground): self
+    {
+        $outer = $this->outer();
+        $x = (int) round(($outer->x + $right) / $grid) * $grid;
+        $y = (int) round(($outer->y + $down) / $grid) * $grid;
+
+        return $this->outerAt(
+            max($ground->x, min($x, $ground->right() - $outer->width)),
+            max($ground->y, min($y, $ground->bottom() - $outer->height)),
+        );
+    }
+
     public function moved(int $right, int $down): self
     {
         return $this->with(['at' => $this->at->moved($right, $down)]);

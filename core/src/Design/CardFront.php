@@ -34,15 +34,15 @@ final class CardFront
         $field = 'layers['.$index.']';
         $size = self::sizeOf($layer, $below, $field);
         if ($size->isNothing()) {
-            throw InvalidDesign::empty($field.'.size');
+            throw InvalidDesign::empty($field.'.size', ucfirst($layer->name));
         }
         if (!$size->isWithin($below->sides())) {
-            throw InvalidDesign::largerThanBelow($field);
+            throw InvalidDesign::largerThanBelow($field, $layer->name);
         }
         $middle = $below->middle($size);
         $at = Rect::at(null === $layer->x ? $middle->x : $below->x + $layer->x, null === $layer->y ? $middle->y : $below->y + $layer->y, $size);
         if (!$at->isWithin($below)) {
-            throw InvalidDesign::hangsOver($field.($at->right() > $below->right() || $at->x < $below->x ? '.x' : '.y'));
+            throw InvalidDesign::hangsOver($field.($at->right() > $below->right() || $at->x < $below->x ? '.x' : '.y'), $layer->name);
         }
 
         return new PlacedLayer($index, $layer, $at, self::windowOf($layer, $at, $field));
@@ -55,7 +55,7 @@ final class CardFront
         }
         $left = $below->sides()->less($layer->reveal ?? 0);
 
-        return $left->isNothing() ? throw InvalidDesign::revealTakesAll($field.'.reveal') : $left;
+        return $left->isNothing() ? throw InvalidDesign::revealTakesAll($field.'.reveal', $layer->name) : $left;
     }
 
     private static function windowOf(Layer $layer, Rect $at, string $field): ?Rect
@@ -65,7 +65,7 @@ final class CardFront
             return null;
         }
         if ($window->isNothing() || $window->width >= $at->width || $window->height >= $at->height) {
-            throw InvalidDesign::windowOutside($field.'.window');
+            throw InvalidDesign::windowOutside($field.'.window', $layer->name);
         }
 
         return $at->middle($window);

@@ -75,7 +75,7 @@ final readonly class Design
         $this->front();
         foreach ($this->blocks as $index => $block) {
             if (!$block->outer()->isWithin($this->ground())) {
-                throw InvalidDesign::outsidePage('blocks['.$index.']');
+                throw InvalidDesign::outsidePage('blocks['.$index.']', $block->name);
             }
         }
 
@@ -197,6 +197,14 @@ final readonly class Design
             ]), $this->blocks),
             'listed' => array_map(static fn (ListedPiece $piece): ListedPiece => $piece->with(['paper' => $new($piece->paper)]), $this->listed),
         ]);
+    }
+
+    /** Returns it with all mats behind its blocks of one paper. */
+    public function matted(PaperChoice $paper): self
+    {
+        return $this->with(['blocks' => array_map(static fn (Block $block): Block => $block->with([
+            'mats' => array_map(static fn (Mat $mat): Mat => new Mat($mat->reveal, $paper, $mat->spare), $block->mats),
+        ]), $this->blocks)]);
     }
 
     /** Returns it with so many more, or fewer, of a piece cut than it needs; $part is that of a DesignPiece. */

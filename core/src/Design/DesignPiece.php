@@ -15,6 +15,7 @@ final readonly class DesignPiece
      * @param list<Crease> $creases
      * @param int $each how many of it one card, page or set takes
      * @param PaperChoice|null $paper null where nobody has said
+     * @param list<string> $parts all parts that want such a piece, where several are alike
      */
     public function __construct(
         public string $part,
@@ -25,6 +26,7 @@ final readonly class DesignPiece
         public int $each,
         public int $spare,
         public ?PaperChoice $paper,
+        public array $parts,
     ) {
     }
 

@@ -37,10 +37,13 @@ final class DesignPieces
             1,
             $design->spare,
             $design->paper,
+            ['base'],
         )];
         foreach ($design->front() as $placed) {
             $layer = $placed->layer;
-            $pieces[] = new DesignPiece('L'.$layer->id, $layer->name, $placed->at->sides(), [], $layer->window, 1, $layer->spare, $layer->paper);
+            $pieces[] = new DesignPiece('L'.$layer->id, $layer->name, $placed->at->sides(), [], $layer->window, 1, $layer->spare, $layer->paper, [
+                'L'.$layer->id,
+            ]);
         }
 
         return $pieces;
@@ -51,12 +54,13 @@ final class DesignPieces
     {
         // Without paper the blocks lie on a page that is there already.
         $pieces = null === $design->paper ? [] : [
-            new DesignPiece('base', 'page', $design->finished, [], null, $design->form->pages(), $design->spare, $design->paper),
+            new DesignPiece('base', 'page', $design->finished, [], null, $design->form->pages(), $design->spare, $design->paper, ['base']),
         ];
         foreach ($design->blocks as $block) {
             foreach (array_reverse($block->matsAt()) as $number => [$at, $mat]) {
+                $part = \sprintf('B%d.m%d', $block->id, $number + 1);
                 $pieces[] = new DesignPiece(
-                    \sprintf('B%d.m%d', $block->id, $number + 1),
+                    $part,
                     $block->kind->value.' mat',
                     $at->sides(),
                     [],
@@ -64,10 +68,11 @@ final class DesignPieces
                     1,
                     $mat->spare,
                     $mat->paper,
+                    [$part],
                 );
             }
             if ($block->kind->isCut()) {
-                $pieces[] = new DesignPiece('B'.$block->id, $block->name, $block->at->sides(), [], null, 1, $block->spare, $block->paper);
+                $pieces[] = new DesignPiece('B'.$block->id, $block->name, $block->at->sides(), [], null, 1, $block->spare, $block->paper, ['B'.$block->id]);
             }
         }
 
@@ -87,6 +92,7 @@ final class DesignPieces
                 $listed->each,
                 $listed->spare,
                 $listed->paper,
+                ['P'.$listed->id],
             ),
             $design->listed,
         );
@@ -108,6 +114,7 @@ final class DesignPieces
             $one->each + $other->each,
             $one->spare + $other->spare,
             $one->paper,
+            [...$one->parts, ...$other->parts],
         );
     }
 }

@@ -12,34 +12,40 @@ final class InvalidDesign extends \DomainException
         parent::__construct($message);
     }
 
-    public static function empty(string $field): self
+    /** Returns the field alone, such as `reveal`; of a part as a whole its size. */
+    public function column(): string
     {
-        return new self($field, 'A side must be longer than nothing.');
+        return str_ends_with($this->field, ']') ? 'size' : substr((string) strrchr('.'.$this->field, '.'), 1);
     }
 
-    public static function revealTakesAll(string $field): self
+    public static function empty(string $field, string $name = 'It'): self
     {
-        return new self($field, 'So wide a reveal leaves nothing of the layer.');
+        return new self($field, \sprintf('%s has a side that is nothing.', $name));
     }
 
-    public static function largerThanBelow(string $field): self
+    public static function revealTakesAll(string $field, string $name): self
     {
-        return new self($field, 'This layer is larger than what it lies on.');
+        return new self($field, \sprintf('So wide a reveal leaves nothing of the %s.', $name));
     }
 
-    public static function hangsOver(string $field): self
+    public static function largerThanBelow(string $field, string $name): self
     {
-        return new self($field, 'There it hangs over the edge of what it lies on.');
+        return new self($field, \sprintf('The %s is larger than what it lies on.', $name));
     }
 
-    public static function windowOutside(string $field): self
+    public static function hangsOver(string $field, string $name): self
     {
-        return new self($field, 'The window is not inside its frame.');
+        return new self($field, \sprintf('There the %s hangs over the edge of what it lies on.', $name));
     }
 
-    public static function outsidePage(string $field): self
+    public static function windowOutside(string $field, string $name): self
     {
-        return new self($field, 'There it lies outside the page.');
+        return new self($field, \sprintf('The window is not inside the %s.', $name));
+    }
+
+    public static function outsidePage(string $field, string $name): self
+    {
+        return new self($field, \sprintf('There %s lies outside the page.', $name));
     }
 
     public static function quantityIsOut(int $most): self
@@ -65,6 +71,11 @@ final class InvalidDesign extends \DomainException
     public static function hasNoRoom(string $field, string $between): self
     {
         return new self($field, 'With so much between them they do not fit '.$between.'.');
+    }
+
+    public static function isForOthers(Form $form): self
+    {
+        return new self('layout', \sprintf('This layout is one for a %s.', $form->one()));
     }
 
     public static function cannotTurn(): self

@@ -35,11 +35,19 @@ final readonly class Makes
         return new self($number, self::singular($m[2]));
     }
 
+    /** Returns the text with another number of pieces in it; one that says no number stays as it is. */
+    public static function numbered(string $text, int $pieces): string
+    {
+        return self::read($text)->pieces === $pieces || null === self::read($text)->pieces
+            ? $text
+            : (string) preg_replace('/^(\s*)\S+/u', '${1}'.$pieces, $text);
+    }
+
     /** Returns what a kit is called that is planned in one line: “Birthday cards” for `8 birthday cards, A2`, the line itself where it says no number. */
     public static function title(string $line): string
     {
         if (null === self::read($line)->pieces) {
-            return $line;
+            return mb_strtoupper(mb_substr($line, 0, 1)).mb_substr($line, 1);
         }
         $name = (string) preg_replace('/^\S+\s+/u', '', trim(explode(',', $line)[0]));
 

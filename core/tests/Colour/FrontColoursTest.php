@@ -22,6 +22,7 @@ final class FrontColoursTest extends TestCase
             'Buoy, the one warm colour, a tenth, is the accent.',
         ];
         yield 'one colour beside neutrals' => [['Gull' => 0.9, 'Buoy' => 0.1], 'Buoy, the one colour beside neutrals, a tenth, is the accent.'];
+        yield 'two that stand apart' => [['Gull' => 0.84, 'Buoy' => 0.11, 'Petrel' => 0.05], 'Buoy, the one warm colour, a tenth, is the accent.'];
         yield 'alone' => [['Petrel' => 1.0], 'Petrel alone: nothing sets it off.'];
         yield 'two of a size' => [['Gull' => 0.52, 'Petrel' => 0.48], 'Gull and Petrel share the front about equally: neither leads.'];
         yield 'neutrals' => [['Gull' => 0.8, 'Black' => 0.2], 'Gull leads with more than half; calm, without a second colour.'];

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Design;
+
+use App\Catalogue\Items;
+use App\Cutting\NamedPapers;
+use App\Kits\KitReading;
+use App\Kits\Kits;
+use App\Steps\Outcome;
+use App\Stores\RoomReading;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Design\CardSize;
+use Lottel\Core\Design\Design;
+use Lottel\Core\Design\DesignWords;
+use Lottel\Core\Design\FoamSquares;
+use Lottel\Core\Design\Fold;
+use Lottel\Core\Design\Form;
+use Lottel\Core\Design\StartingLayout;
+use Lottel\Core\Design\Thing;
+use Lottel\Core\Design\ThingRole;
+use Lottel\Core\Kit\Makes;
+use Lottel\Core\Measure\Length;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The board of a kit: its design as a whole, and what it takes besides paper. */
+final class DesignController extends Page
+{
+    public const MOST_REVISION = 1_000_000_000;
+    private const USUAL_NUMBER = 8;
+
+    public function __construct(
+        private readonly KitReading $reading,
+        private readonly Kits $kits,
+        private readonly Items $items,
+        private readonly BoardReading $board,
+        private readonly NamedPapers $papers,
+        private readonly DesignInput $parts,
+        private readonly RoomReading $room,
+        private readonly StartingPoints $starts,
+        private readonly ProposeThings $propose,
+    ) {
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/design', name: 'design', methods: ['GET'])]
+    public function page(Request $request, int $id, ?Problem $problem = null): Response
+    {
+        $row = $this->reading->one($id);
+        $board = $this->board->of($this->kits->one($id));
+        if (null === $board) {
+            return $this->render('design/start.html.twig', [
+                'kit' => $row,
+                'many' => $many = Makes::read($row->makes)->pieces ?? self::USUAL_NUMBER,
+                'starts' => $row->isClosed() ? [] : $this->starts->owned($many),
+                'patterns' => $this->starts->patterns(),
+                'problem' => $problem,
+            ]);
+        }
+
+        return $this->render('design/board.html.twig', [
+            'kit' => $row,
+            'board' => $board,
+            'papers' => $row->isClosed() ? [] : $this->papers->choices(),
+            'grid' => self::grid($this->frame->isMetric()),
+            'proposed' => $row->isClosed() ? [] : $this->propose->for($row, $board),
+            'open' => $request->query->getString('open'),
+            'lit' => $this->lit($board),
+            'version' => $this->reading->version($id),
+            'problem' => $problem,
+        ]);
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/design/new', name: 'begin_design', methods: ['POST'])]
+    public function begin(Request $request, int $id, BeginDesign $begin): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $begin): Outcome {
+            $kit = $this->kits->one($id);
+            [$design, $said] = $input->isEmpty('words') ? [$this->chosen($input), ''] : $this->worded($input);
+            $input->check();
+            if (null === Makes::read($kit->makes)->pieces) {
+                $kit->makes = $input->isEmpty('words') ? \sprintf('%d × %s', $design->quantity, $design->form->one()) : $input->text('words', 200);
+            }
+            $begin($kit, $input->isEmpty('from') ? $design : $this->starts->from($design, $this->items->one($input->id('from'))));
+
+            return $this->done($id, trim('The design is begun. '.$said));
+        }, fn (Problem $problem): Response => $this->page($request, $id, $problem));
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/design', name: 'change_design', methods: ['POST'])]
+    public function change(Request $request, int $id, ChangeDesign $change): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $change): Outcome {
+            $quantity = $input->whole('quantity', 1, Design::MOST);
+            $finished = $this->parts->sides($input, 'size');
+            $fold = $input->has('fold') ? $input->choice('fold', Fold::class) : Fold::None;
+            $paper = $this->parts->paper($input);
+            $input->check();
+            $change($this->kits->one($id), $this->seen($input), static fn (Design $design): Design => $design->with([
+                'quantity' => $quantity,
+                'finished' => $finished,
+                'fold' => $design->form->isFolded() ? $fold : Fold::None,
+                'paper' => $design->form->isListed() ? null : $paper,
+            ]));
+
+            return $this->done($id, 'The design is changed.', 'base');
+        }, fn (Problem $problem): Response => $this->page($request, $id, $problem));
+    }
+
+    /** Something beside the papers: taken, or not taken any more; an envelope takes the place of another one. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/design/things', name: 'design_thing', methods: ['POST'])]
+    public function thing(Request $request, int $id, ChangeDesign $change): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $change): Outcome {
+            $item = $this->items->one($this->parts->item($input));
+            $role = $input->choice('role', ThingRole::class);
+            $isOff = $input->isTicked('off');
+            $input->check();
+            $change($this->kits->one($id), $this->seen($input), static function (Design $design) use ($item, $role, $isOff): Design {
+                $each = match (true) {
+                    ThingRole::Envelope === $role => 1,
+                    ThingRole::Foam === $role => max(1, FoamSquares::onCard($design)),
+                    default => $item->kind->lasts() || $item->tracking->movesWhole() ? 0 : 1,
+                };
+
+                return $isOff ? $design->notTaking((int) $item->id) : $design->taking(new Thing((int) $item->id, $role, $each));
+            });
+
+            return $this->done($id, \sprintf($isOff ? '%s is not taken.' : '%s is taken for it.', $item->name));
+        }, fn (Problem $problem): Response => $this->page($request, $id, $problem));
+    }
+
+    public static function grid(bool $isMetric): int
+    {
+        return $isMetric ? 5 * Length::TICKS_PER_MILLIMETRE : intdiv(Length::TICKS_PER_INCH, 8);
+    }
+
+    private function chosen(Input $input): Design
+    {
+        $form = $input->choice('form', Form::class);
+        $quantity = $input->whole('quantity', 1, Design::MOST);
+        $named = $input->isEmpty('named') ? null : $input->choice('named', CardSize::class);
+        $finished = match (true) {
+            $form->isListed() => CardSize::A2->sides(),
+            null !== $named && $input->isEmpty('size') => $input->isTicked('lying') ? $named->sides()->turned() : $named->sides(),
+            default => $this->parts->sides($input, 'size'),
+        };
+        $fold = $form->isFolded() && $input->has('fold') ? $input->choice('fold', Fold::class) : Fold::None;
+        $design = new Design($form, $quantity, $finished, $fold, $form->isListed() ? null : $this->parts->paper($input));
+        $layout = $input->isEmpty('layout') ? null : $input->choice('layout', StartingLayout::class);
+        if (null === $layout) {
+            return $design;
+        }
+        if ($layout->form()->pages() !== $form->pages() || !$form->hasBlocks()) {
+            $input->refuse('layout', 'This layout is for '.$layout->form()->one().'s.');
+
+            return $design;
+        }
+        $blocks = $layout->blocks($finished, self::grid($this->frame->isMetric()));
+
+        return $design->with(['blocks' => $blocks, 'next' => \count($blocks) + 1]);
+    }
+
+    /** @return array{Design, string} */
+    private function worded(Input $input): array
+    {
+        $words = $input->text('words', 200);
+        $read = DesignWords::read($words, $this->frame->measure());
+        if (null === $read) {
+            $input->refuse('words', 'Say how many of what, and how large: “8 cards, A2, top fold, mat, panel” or “12 × 12 page, three 4 × 6 photos”.');
+            $input->check();
+            throw new \LogicException('It was refused.');
+        }
+
+        return [$read->design, $read->sentence()];
+    }
+
+    private function seen(Input $input): int
+    {
+        $seen = $input->whole('revision', 1, self::MOST_REVISION);
+        $input->check();
+
+        return $seen;
+    }
+
+    private function done(int $id, string $said, string $open = ''): Outcome
+    {
+        return Outcome::undoable($this->generateUrl('design', ['id' => $id] + ('' === $open ? [] : ['open' => $open])), $said);
+    }
+
+    /** @return array<int, string> where its papers and things are */
+    private function lit(Board $board): array
+    {
+        $places = array_map(static fn (ThingOnBoard $thing): ?int => $thing->need->thing->homeId, $board->things);
+        foreach ($board->table->sheets as $row) {
+            $places[] = $row->item->home?->id;
+        }
+
+        return $this->room->lit($places);
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Design;
+
+use App\Cutting\NamedPapers;
+use App\Kits\Kits;
+use App\Web\Frame;
+use Lottel\Core\Design\CardSize;
+use Lottel\Core\Design\Design;
+use Lottel\Core\Design\Form;
+use Lottel\Core\Design\Rect;
+use Lottel\Core\Design\Sides;
+use Lottel\Core\Design\StartingLayout;
+use Lottel\Core\Measure\Length;
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFilter;
+use Twig\TwigFunction;
+
+/** Drawings of designs. */
+final class DesignExtension extends AbstractExtension
+{
+    public function __construct(
+        private readonly CardDrawing $card,
+        private readonly PageDrawing $page,
+        private readonly SideDrawing $side,
+        private readonly BoardReading $board,
+        private readonly Kits $kits,
+        private readonly Frame $frame,
+        private readonly NamedPapers $papers,
+    ) {
+    }
+
+    public function getFunctions(): array
+    {
+        return [
+            new TwigFunction('card_drawing', $this->card->drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('page_drawing', $this->page->drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('side_drawing', $this->side->drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('side_times', $this->side->tooThick(...)),
+            new TwigFunction('small_design', $this->small(...), ['is_safe' => ['html']]),
+            new TwigFunction('card_sizes', self::sizes(...)),
+            new TwigFunction('paper_names', $this->papers->choices(...)),
+            new TwigFunction('sketch_of', fn (int $kit): ?string => $this->kits->one($kit)->sketch),
+            new TwigFunction('starting_layouts', self::layouts(...)),
+            new TwigFunction('layout_shapes', self::shapes(...), ['is_safe' => ['html']]),
+            new TwigFunction('board_of', fn (int $kit): ?Board => $this->board->of($this->kits->one($kit))),
+        ];
+    }
+
+    public function getFilters(): array
+    {
+        return [new TwigFilter('thickness', $this->thickness(...))];
+    }
+
+    /** A thickness: millimetres to the tenth, or inches to the 1/16 with how it is off. */
+    private function thickness(Length $thick): string
+    {
+        return $this->frame->isMetric() ? \sprintf('%.1f mm', $thick->millimetres()) : $this->frame->lengths()->full($thick);
+    }
+
+    /** @param array<int, PaperOnBoard> $papers by item */
+    private function small(Design $design, array $papers, float $high = 74, ?int $layers = null): string
+    {
+        return $design->form->hasLayers()
+            ? $this->card->small($design, $papers, $high, $layers)
+            : PageDrawing::shapes($design->blocks, $design->ground(), $design->form->pages(), $high);
+    }
+
+    /** @return array<string, string> */
+    private static function sizes(): array
+    {
+        $names = array_map(static fn (CardSize $size): string => $size->value, CardSize::cases());
+
+        return array_combine($names, $names);
+    }
+
+    /** @return list<StartingLayout> */
+    private static function layouts(Form $form): array
+    {
+        return array_values(array_filter(StartingLayout::cases(), static fn (StartingLayout $layout): bool => $layout->form()->pages() === $form->pages()));
+    }
+
+    private static function shapes(StartingLayout $layout, float $high): string
+    {
+        $page = new Sides(12 * Length::TICKS_PER_INCH, 12 * Length::TICKS_PER_INCH);
+        $pages = $layout->form()->pages();
+
+        return PageDrawing::shapes(
+            $layout->blocks($page, intdiv(Length::TICKS_PER_INCH, 8)),
+            new Rect(0, 0, $pages * $page->width, $page->height),
+            $pages,
+            $high,
+        );
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Design;
+
+use App\Catalogue\ThingLine;
+use App\Database\Row;
+use App\Kits\KitReading;
+use App\Kits\KitRow;
+use App\Kits\NeedRow;
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\Balance;
+use Lottel\Core\Colour\Srgb;
+
+/** Proposes what goes with a design: of its theme or occasion, companions of what is on the list, colours that balance it. */
+final readonly class ProposeThings
+{
+    private const MOST_OF_EACH = 3;
+    private const KINDS = ['stamp set', 'die', 'ink', 'embellishment', 'stencil'];
+
+    public function __construct(private Connection $database, private KitReading $kits)
+    {
+    }
+
+    /** @return list<Proposed> */
+    public function for(KitRow $kit, Board $board): array
+    {
+        $needs = $this->kits->needs($kit->id);
+        $onList = array_map(static fn (NeedRow $need): int => $need->thing->id, $needs);
+        $themes = $this->themes($kit, $needs);
+        $proposed = [];
+        foreach ([...$this->companions($onList), ...$this->ofTheme($themes, $onList), ...$this->balancing($board, $onList)] as $one) {
+            $proposed[$one->thing->id] ??= $one;
+        }
+
+        return \array_slice(array_values($proposed), 0, 3 * self::MOST_OF_EACH);
+    }
+
+    /**
+     * @param list<NeedRow> $needs
+     *
+     * @return list<string> in lower case
+     */
+    private function themes(KitRow $kit, array $needs): array
+    {
+        $said = mb_strtolower(implode(' ', [$kit->name, $kit->makes, $kit->occasion, $kit->note]));
+        $known = Row::words($this->database->fetchFirstColumn('SELECT DISTINCT t.value FROM item i, json_each(i.themes) t WHERE i.removed_at IS NULL'));
+        $themes = array_filter($known, static fn (string $theme): bool => str_contains($said, rtrim(mb_strtolower($theme), 's')));
+        foreach ($needs as $need) {
+            array_push($themes, ...$need->thing->themes);
+        }
+
+        return array_values(array_unique($themes));
+    }
+
+    /**
+     * @param list<int> $onList
+     *
+     * @return list<Proposed>
+     */
+    private function companions(array $onList): array
+    {
+        return $this->read(
+            'JOIN companion c ON (c.item_id = i.id AND c.other_id IN (:on)) OR (c.other_id = i.id AND c.item_id IN (:on)) WHERE i.id NOT IN (:on)',
+            ['on' => $onList],
+            static fn (): string => 'goes with what is on the list',
+        );
+    }
+
+    /**
+     * @param list<string> $themes
+     * @param list<int> $onList
+     *
+     * @return list<Proposed>
+     */
+    private function ofTheme(array $themes, array $onList): array
+    {
+        return [] === $themes ? [] : $this->read(
+            'WHERE i.kind IN (:kinds) AND i.id NOT IN (:on) AND EXISTS (SELECT 1 FROM json_each(i.themes) t WHERE t.value IN (:themes))',
+            ['on' => $onList, 'kinds' => self::KINDS, 'themes' => $themes],
+            static fn (ThingLine $thing): string => 'of its theme: '.implode(', ', array_intersect($thing->themes, $themes)),
+        );
+    }
+
+    /**
+     * @param list<int> $onList
+     *
+     * @return list<Proposed>
+     */
+    private function balancing(Board $board, array $onList): array
+    {
+        $palette = $board->colours->palette();
+        if ([] === $palette) {
+            return [];
+        }
+        $things = [];
+        foreach ($this->things(
+            "WHERE i.kind IN ('ink', 'embellishment', 'ribbon', 'paper') AND i.parent_id IS NULL AND i.colour IS NOT NULL AND i.id NOT IN (:on)",
+            ['on' => $onList],
+            400,
+        ) as $thing) {
+            $things[$thing->id] = $thing;
+        }
+        $ranked = (new Balance())->rank($palette, array_map(static fn (ThingLine $thing): Srgb => Srgb::ofHex((string) $thing->colour), $things));
+        $helpful = array_filter($ranked, static fn (array $one): bool => [] !== $one['adds'] && $one['off'] <= 15.0);
+
+        return array_map(
+            static fn (array $one): Proposed => new Proposed($things[$one['key']], 'would add '.implode(' and ', $one['adds'])),
+            \array_slice(array_values($helpful), 0, self::MOST_OF_EACH),
+        );
+    }
+
+    /**
+     * @param array<string, list<int>|list<string>> $values
+     * @param callable(ThingLine): string $why
+     *
+     * @return list<Proposed>
+     */
+    private function read(string $condition, array $values, callable $why): array
+    {
+        return array_map(static fn (ThingLine $thing): Proposed => new Proposed($thing, $why($thing)), $this->things($condition, $values, self::MOST_OF_EACH));
+    }
+
+    /**
+     * @param array<string, list<int>|list<string>> $values
+     *
+     * @return list<ThingLine> what is in a drawer now
+     */
+    private function things(string $condition, array $values, int $most): array
+    {
+        $types = array_map(static fn (array $list): ArrayParameterType => \is_int($list[0] ?? 0) ? ArrayParameterType::INTEGER : ArrayParameterType::STRING, $values);
+
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT DISTINCT '.ThingLine::COLUMNS.' FROM item i LEFT JOIN place h ON h.id = i.home_id '.$condition."
+                AND i.removed_at IS NULL AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id)
+             ORDER BY i.used_at DESC, i.id LIMIT ".$most,
+            $values,
+            $types,
+        ), ThingLine::of(...));
+    }
+}

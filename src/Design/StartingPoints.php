@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Design;
+
+use App\Catalogue\Item;
+use App\Catalogue\SheetColumns;
+use App\Database\Row;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Cutting\ReadyCut;
+use Lottel\Core\Design\CardSize;
+use Lottel\Core\Design\Design;
+use Lottel\Core\Design\PaperChoice;
+use Lottel\Core\Design\Sides;
+
+/** What a design can begin with: what was cut ahead of time, papers of which there are enough, and patterns. */
+final readonly class StartingPoints
+{
+    private const MOST = 6;
+
+    public function __construct(private Connection $database, private Designs $designs)
+    {
+    }
+
+    /**
+     * @param int $wanted how many are to be made
+     *
+     * @return list<StartingPoint> the ones for which most is at hand first
+     */
+    public function owned(int $wanted): array
+    {
+        $points = [];
+        foreach ($this->rows() as $row) {
+            $size = SheetColumns::read($row)->size;
+            if (null === $size || $row->int('free') < $wanted) {
+                continue;
+            }
+            $sides = Sides::of($size);
+            foreach ([CardSize::A2, CardSize::A6, CardSize::Five, CardSize::Slimline] as $card) {
+                $point = StartingPoint::from($row, $sides, $card);
+                if (null !== $point) {
+                    $points[] = $point;
+                    break;
+                }
+            }
+        }
+
+        return \array_slice($points, 0, self::MOST);
+    }
+
+    /** Returns the design with the paper of something that is ready for it: for its base where that is scored, else for its lowest layer. */
+    public function from(Design $design, Item $ready): Design
+    {
+        $paper = new PaperChoice((int) ($ready->parent ?? $ready)->id);
+        $lowest = $design->layers[0] ?? null;
+
+        return null === $lowest || ReadyCut::saysScored($ready->name) ? $design->with(['paper' => $paper]) : $design->putting($lowest->of($paper));
+    }
+
+    /** @return list<Pattern> */
+    public function patterns(): array
+    {
+        return \array_slice($this->designs->patterns(), 0, self::MOST);
+    }
+
+    /** @return list<Row> what is ready-cut and free, the most of it first; then sheets */
+    private function rows(): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            "SELECT i.*, h.address, coalesce(p.name, i.name) AS paper_name, i.parent_id IS NOT NULL AS is_ready,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place s ON s.id = b.place_id AND s.nature IN ('storage', 'unfiled')
+                 WHERE b.item_id = i.id)
+                - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
+                   WHERE n.item_id = i.id AND n.state = 'open' AND k.stage <> 'closed') AS free
+             FROM item i LEFT JOIN place h ON h.id = i.home_id LEFT JOIN item p ON p.id = i.parent_id
+             WHERE i.kind = 'paper' AND i.tracking = 'count' AND i.removed_at IS NULL AND i.sheet_width IS NOT NULL AND i.parent_id IS NOT NULL
+             ORDER BY free DESC, i.id LIMIT 60",
+        ), static fn (Row $row): Row => $row);
+    }
+}
