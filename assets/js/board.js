@@ -83,7 +83,8 @@ on('keydown', '[data-page] [data-block]', (block, event) => {
 });
 
 // The block that was moved has the focus on the page that comes of it.
-document.addEventListener('htmx:afterSettle', () => {
+document.addEventListener('htmx:afterSettle', (event) => {
+    if (event.detail.target !== document.body) return;
     const block = focusNext && document.getElementById(focusNext);
     focusNext = null;
     block?.focus({ preventScroll: true });

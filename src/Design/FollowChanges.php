@@ -14,6 +14,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\DesignWords;
 use Lottel\Core\Design\KeptDesign;
+use Lottel\Core\Design\Thing;
 
 /** Lets a kit's design follow what a person changes on its list, at its cutting table, or in what it makes. */
 final readonly class FollowChanges implements DesignedList, DesignedPieces
@@ -51,6 +52,16 @@ final readonly class FollowChanges implements DesignedList, DesignedPieces
         ($this->begin)($kit, $read->design);
 
         return $read->sentence();
+    }
+
+    public function replaced(Need $need, Need $substitute): void
+    {
+        [$old, $new] = [(int) $need->item->id, (int) $substitute->item->id];
+        $this->change($need->kit, static function (Design $design) use ($old, $new): Design {
+            $thing = $design->thing($old);
+
+            return null === $thing ? $design : $design->notTaking($old)->taking(new Thing($new, $thing->role, $thing->each, $thing->total));
+        });
     }
 
     public function makes(Kit $kit, ?int $pieces): void

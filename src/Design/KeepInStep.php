@@ -16,6 +16,7 @@ use Lottel\Core\Cutting\InvalidPieces;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Kit\Makes;
+use Lottel\Core\Kit\NeedState;
 
 /**
  * Lets the pieces of a kit, its cut plan, its list and what it says that it makes follow its design. What is cut already stays: of a piece
@@ -110,6 +111,9 @@ final readonly class KeepInStep
         foreach ($needs as $need) {
             $quantity = $wanted[(int) $need->item->id] ?? 0;
             unset($wanted[(int) $need->item->id]);
+            if (NeedState::Replaced === $need->state()) {
+                continue;
+            }
             if ($quantity !== $need->forDesign()) {
                 $need->isWantedWithDesign($quantity) ? $need->wantForDesign($quantity) : $this->entities->remove($need);
             }

@@ -102,7 +102,7 @@ final readonly class PageDrawing
         }
         if ($width > 60 && $height > 40) {
             $svg .= \sprintf(
-                '<text class="block-size"%s x="%.1f" y="%.1f">%s × %s</text>',
+                ' <text class="block-size"%s x="%.1f" y="%.1f">%s × %s</text>',
                 $ink,
                 $block->at->x * $scale + $width / 2,
                 $block->at->y * $scale + $height / 2 + 17,
@@ -116,7 +116,14 @@ final readonly class PageDrawing
             '<g id="block-%1$d" class="block%2$s" data-block="%1$d" tabindex="0" role="button" aria-label="%3$s">%4$s%5$s</g>',
             $block->id,
             $isWrong ? ' wrong' : '',
-            Svg::escape(\sprintf('%s, %s from the left, %s from the top; arrow keys move it', $block->name, $this->number($outer->x), $this->number($outer->y))),
+            Svg::escape(\sprintf(
+                '%s %s × %s, %s from the left, %s from the top; arrow keys move it',
+                $block->name,
+                $this->number($block->at->width),
+                $this->number($block->at->height),
+                $this->number($outer->x),
+                $this->number($outer->y),
+            )),
             $svg,
             $this->rect('block-edge', $outer, $scale, null),
         );

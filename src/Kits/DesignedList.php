@@ -17,6 +17,9 @@ interface DesignedList
      */
     public function reads(Kit $kit, string $words): ?string;
 
+    /** Another thing was taken instead of one that the design wants: it is the design's from now on. */
+    public function replaced(Need $need, Need $substitute): void;
+
     /** A person has said how many pieces the kit makes; null where nobody knows. */
     public function makes(Kit $kit, ?int $pieces): void;
 }

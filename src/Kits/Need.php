@@ -90,6 +90,12 @@ class Need
         return max(0, $this->quantity - $this->toCut - $this->forDesign);
     }
 
+    /** All of it is for the design, as the line that it stands for was. */
+    public function isForDesign(): void
+    {
+        $this->forDesign = $this->quantity - $this->toCut;
+    }
+
     /** Whether anything is left of the line when the design wants so much. */
     public function isWantedWithDesign(int $quantity): bool
     {

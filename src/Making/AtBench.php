@@ -16,8 +16,14 @@ final readonly class AtBench
      * @param list<BenchRow> $usedUp
      * @param list<MadePiece> $made
      */
-    public function __construct(public Bench $bench, public Makes $makes, public array $lasting, public array $usedUp, public array $made)
-    {
+    public function __construct(
+        public Bench $bench,
+        public Makes $makes,
+        public array $lasting,
+        public array $usedUp,
+        public array $made,
+        public ?DesignAtBench $design = null,
+    ) {
     }
 
     /** Returns the row of a thing that is used up, null where it is none on the tray. */

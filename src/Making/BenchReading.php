@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace App\Making;
 
 use App\Database\Row;
+use App\Design\BoardReading;
+use App\Design\Designs;
 use App\Kits\KitReading;
 use App\Kits\KitRow;
+use App\Kits\Kits;
 use App\Kits\TrayRow;
+use App\Web\Frame;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Design\Design;
+use Lottel\Core\Design\InWork;
+use Lottel\Core\Design\MakingSteps;
 use Lottel\Core\Kit\Bench;
 use Lottel\Core\Kit\BenchLine;
 use Lottel\Core\Kit\Makes;
@@ -18,8 +25,14 @@ final readonly class BenchReading
 {
     private const STANDS = 'NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)';
 
-    public function __construct(private Connection $database, private KitReading $kits)
-    {
+    public function __construct(
+        private Connection $database,
+        private KitReading $kits,
+        private Kits $entities,
+        private Designs $designs,
+        private BoardReading $board,
+        private Frame $frame,
+    ) {
     }
 
     public function of(KitRow $kit): AtBench
@@ -34,8 +47,10 @@ final readonly class BenchReading
         ));
         $lasting = array_values(array_filter($tray, static fn (TrayRow $row): bool => $row->thing->lasts()));
         $usedUp = array_values(array_filter($tray, static fn (TrayRow $row): bool => !\in_array($row, $lasting, true)));
-        $lines = $this->lines($kit->id, $usedUp);
-        $bench = new Bench($makes->pieces, array_sum(array_map(static fn (MadePiece $piece): int => $piece->quantity, $made)), array_values($lines));
+        $design = $this->designs->of($this->entities->one($kit->id))?->design();
+        $lines = $this->lines($kit->id, $usedUp, $design);
+        $done = array_sum(array_map(static fn (MadePiece $piece): int => $piece->quantity, $made));
+        $bench = new Bench($design->quantity ?? $makes->pieces, $done, array_values($lines));
 
         return new AtBench(
             $bench,
@@ -43,6 +58,7 @@ final readonly class BenchReading
             $lasting,
             array_map(static fn (TrayRow $row): BenchRow => BenchRow::of($row, $lines[$row->thing->id], $bench), $usedUp),
             $made,
+            null === $design ? null : $this->inWork($kit->id, $design, $done),
         );
     }
 
@@ -51,7 +67,7 @@ final readonly class BenchReading
      *
      * @return array<int, BenchLine> by item; of what is used up altogether, too
      */
-    private function lines(int $kit, array $usedUp): array
+    private function lines(int $kit, array $usedUp, ?Design $design): array
     {
         $used = $this->used($kit);
         $wanted = $onTray = $lines = [];
@@ -62,16 +78,48 @@ final readonly class BenchReading
             }
         }
         $pieces = $this->pieces($kit);
+        $each = null === $design ? [] : $this->each($kit, $design);
         foreach ($usedUp as $row) {
             $onTray[$row->thing->id] = $row;
         }
         foreach ($wanted + $onTray as $item => $row) {
             $quantity = $pieces[$item] ?? (isset($wanted[$item]) ? $wanted[$item]->quantity : 0);
             $there = isset($onTray[$item]) ? $onTray[$item]->quantity : 0;
-            $lines[$item] = new BenchLine($item, $row->thing->name, $row->thing->tracking, $quantity, $used[$item] ?? 0, $there);
+            $lines[$item] = new BenchLine($item, $row->thing->name, $row->thing->tracking, $quantity, $used[$item] ?? 0, $there, $each[$item] ?? null);
         }
 
         return $lines;
+    }
+
+    /** @return array<int, int> what one card, page or set takes of each thing, by item */
+    private function each(int $kit, Design $design): array
+    {
+        $each = [];
+        foreach ($design->things as $thing) {
+            $each[$thing->item] = $thing->each;
+        }
+        $ofPart = [];
+        foreach ($design->pieces() as $piece) {
+            $ofPart[$piece->part] = $piece->each;
+        }
+        foreach ($this->database->fetchAllAssociative('SELECT part, item_id FROM piece WHERE kit_id = ? AND part IS NOT NULL AND item_id IS NOT NULL', [$kit]) as $columns) {
+            $row = new Row($columns);
+            $each[$row->int('item_id')] = ($each[$row->int('item_id')] ?? 0) + ($ofPart[$row->text('part')] ?? 0);
+        }
+
+        return array_filter($each, static fn (int $many): bool => $many > 0);
+    }
+
+    private function inWork(int $kit, Design $design, int $finished): DesignAtBench
+    {
+        $done = [];
+        foreach ($this->database->fetchAllAssociative('SELECT step, done FROM making_step WHERE kit_id = ?', [$kit]) as $columns) {
+            $row = new Row($columns);
+            $done[$row->text('step')] = $row->int('done');
+        }
+        $steps = (new MakingSteps($this->frame->lengths()))->of($design);
+
+        return new DesignAtBench($design, $this->board->papers($design->papers()), new InWork($design->quantity, $finished, $steps, $done));
     }
 
     /** @return array<int, int> how many sheets of each paper are to be cut, by item */

@@ -105,6 +105,20 @@ final class MakeController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
+    /** A step of the design is done for so many of them altogether. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/step', name: 'step_done', methods: ['POST'])]
+    public function step(Request $request, int $id, DoStep $do): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $do): Outcome {
+            $key = $input->text('step', 40, true);
+            $done = $input->whole('done', 0, 10_000);
+            $input->check();
+            $step = $do($this->kits->one($id), $key, $done);
+
+            return Outcome::undoable($this->generateUrl('make_kit', ['id' => $id]), \sprintf('%s: %d done.', $step->words, $done));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
     #[Route('/kits/{id<[0-9]{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
     public function finish(Request $request, int $id, WorkAtBench $work): Response
     {

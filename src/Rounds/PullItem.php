@@ -6,6 +6,7 @@ namespace App\Rounds;
 
 use App\Catalogue\Item;
 use App\Database\Row;
+use App\Kits\DesignedList;
 use App\Kits\Kit;
 use App\Kits\KitList;
 use App\Kits\Need;
@@ -30,6 +31,7 @@ final readonly class PullItem
         private Places $places,
         private Connection $database,
         private Frame $frame,
+        private DesignedList $design,
         private PullPlan $plan = new PullPlan(),
     ) {
     }
@@ -106,6 +108,10 @@ final readonly class PullItem
         }
         $this->takeFromAnywhere($step, $substitute, $quantity, 'instead of '.$need->item->name);
         $substitute->takenInsteadOf($need);
+        if ($need->forDesign() > 0) {
+            $substitute->isForDesign();
+            $this->design->replaced($need, $substitute);
+        }
 
         return $substitute;
     }

@@ -72,6 +72,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('“%s” has a design already; here it is.', $kit));
     }
 
+    public static function stepIsGone(): self
+    {
+        return new self('The design has no such step any more, or makes fewer by now; this is how it stands.');
+    }
+
     public static function designChanged(): self
     {
         return new self('Somebody has changed this design since. It is drawn as it stands now; what you typed is still in its field. Press again if it still holds.');

@@ -31,6 +31,7 @@ final class LottelExtension extends AbstractExtension
             new TwigFilter('counted', static fn (int $number, string $one, string $many = ''): string => Counted::of($number, $one, $many)),
             new TwigFilter('all_of', static fn (int $number): string => 2 === $number ? 'Both' : "All {$number}"),
             new TwigFilter('capitalize_first', static fn (string $text): string => mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1)),
+            new TwigFilter('lower_first', static fn (string $text): string => mb_strtolower(mb_substr($text, 0, 1)).mb_substr($text, 1)),
             new TwigFilter('cut', static fn (string $text, int $most): string => mb_strlen($text) > $most ? mb_substr($text, 0, $most).'…' : $text),
             new TwigFilter('place_label', self::placeLabel(...)),
             new TwigFilter('colour_words', static fn (string $hex): string => Naming::inWords(Srgb::ofHex($hex))),

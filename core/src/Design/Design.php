@@ -171,6 +171,21 @@ final readonly class Design
         return $this->with(['layers' => array_values($layers)]);
     }
 
+    /**
+     * Returns it with only so much of what lies on it.
+     *
+     * @param list<int> $parts layers or blocks, by number
+     */
+    public function laid(array $parts): self
+    {
+        $isThere = static fn (Layer|Block $part): bool => \in_array($part->id, $parts, true);
+
+        return $this->with([
+            'layers' => array_values(array_filter($this->layers, $isThere)),
+            'blocks' => array_values(array_filter($this->blocks, $isThere)),
+        ]);
+    }
+
     /** @return list<int> the items of all papers that it speaks of */
     public function papers(): array
     {

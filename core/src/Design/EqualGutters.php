@@ -74,8 +74,8 @@ final readonly class EqualGutters
         if (1 === \count($blocks)) {
             return $blocks;
         }
-        foreach ([false, true] as $isAlongX) {
-            $bands = self::bands($blocks, $isAlongX);
+        foreach ([[false, false], [true, false], [false, true], [true, true]] as [$isAlongX, $isLenient]) {
+            $bands = self::bands($blocks, $isAlongX, $isLenient);
             if (\count($bands) > 1) {
                 return $this->behindEachOther(array_map($this->spaced(...), $bands), $isAlongX);
             }
@@ -105,23 +105,26 @@ final readonly class EqualGutters
 
     /**
      * @param non-empty-list<Block> $blocks
+     * @param bool $isLenient whether those are parted too that lie over each other by less than half
      *
      * @return non-empty-list<non-empty-list<Block>> those that share a stretch of an axis together, one band after the other
      */
-    private static function bands(array $blocks, bool $isAlongX): array
+    private static function bands(array $blocks, bool $isAlongX, bool $isLenient): array
     {
         $start = static fn (Block $block): int => $isAlongX ? $block->outer()->x : $block->outer()->y;
         $end = static fn (Block $block): int => $isAlongX ? $block->outer()->right() : $block->outer()->bottom();
         usort($blocks, static fn (Block $a, Block $b): int => [$start($a), $a->id] <=> [$start($b), $b->id]);
         $bands = [];
-        $until = null;
+        [$until, $shortest] = [0, 0];
         foreach ($blocks as $block) {
-            if (null === $until || $start($block) >= $until) {
+            $long = $end($block) - $start($block);
+            $over = $isLenient ? intdiv(min($shortest, $long), 2) : 0;
+            if ([] === $bands || $start($block) >= $until - $over) {
                 $bands[] = [$block];
-                $until = $end($block);
+                [$until, $shortest] = [$end($block), $long];
             } else {
                 $bands[\count($bands) - 1][] = $block;
-                $until = max($until, $end($block));
+                [$until, $shortest] = [max($until, $end($block)), min($shortest, $long)];
             }
         }
 

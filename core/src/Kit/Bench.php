@@ -30,9 +30,12 @@ final readonly class Bench
         return max(0, ($this->pieces ?? 0) - $this->done);
     }
 
-    /** Returns what one piece takes of a line, 0 where that is not known. */
+    /** Returns what one piece takes of a line, as the design says or as the list divides by the pieces; 0 where that is not known. */
     public function each(BenchLine $line): int
     {
+        if (null !== $line->each) {
+            return $line->each;
+        }
         $isShared = $line->tracking->movesWhole() || null === $this->pieces || 0 !== $line->wanted % $this->pieces;
 
         return $isShared ? 0 : intdiv($line->wanted, $this->pieces);

@@ -135,6 +135,13 @@ final class PageTest extends TestCase
         self::assertEquals($spaced, (new EqualGutters($gutter, self::MARGIN))->on($spaced), 'once more changes nothing');
     }
 
+    public function testThoseThatLieABitOverEachOtherAreParted(): void
+    {
+        $design = Designs::page()->and(Designs::photo(1, 16, 16))->and(Designs::photo(2, 80, 20));
+        $spaced = (new EqualGutters(4 * Designs::UNIT, self::MARGIN))->on($design);
+        self::assertSame(4 * Designs::UNIT, $spaced->block(2)->outer()->x - $spaced->block(1)->outer()->right());
+    }
+
     public function testGuttersThatCannotBeAreRefused(): void
     {
         $pinwheel = Designs::page()
