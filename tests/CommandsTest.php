@@ -277,7 +277,8 @@ final class CommandsTest extends TestCase
     public function testBrokenDocumentsAreRefusedOrAnswered(): void
     {
         mt_srand(20261125);
-        $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER, 'scraps' => self::SCRAPS, 'design' => self::DESIGN];
+        $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER, 'scraps' => self::SCRAPS,
+            'design' => self::DESIGN];
         $refused = $answered = 0;
         for ($i = 0; $i < 12000; ++$i) {
             $command = array_keys($examples)[$i % 6];

@@ -41,6 +41,8 @@ final class SecurityTest extends RoomTestCase
                 '{id}' => '1',
                 '{need}' => '1',
                 '{piece}' => '1',
+                '{part}' => 'L1',
+                '{pattern}' => '1',
                 '{sheet}' => '1',
                 '{address}' => 'C1',
                 '{letters}' => 'C',

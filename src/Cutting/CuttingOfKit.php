@@ -33,6 +33,7 @@ final readonly class CuttingOfKit
         if (null === $plan) {
             $plan = new CutPlanOfKit($kit);
             $this->entities->persist($plan);
+            $this->entities->flush();
         }
 
         return $plan;

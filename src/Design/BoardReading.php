@@ -24,7 +24,6 @@ use Lottel\Core\Design\ListedPiece;
 use Lottel\Core\Design\PageCheck;
 use Lottel\Core\Design\Painted;
 use Lottel\Core\Design\PaperChoice;
-use Lottel\Core\Design\Rect;
 use Lottel\Core\Design\SeenAreas;
 use Lottel\Core\Design\Sides;
 use Lottel\Core\Design\Thing;
@@ -214,7 +213,7 @@ final readonly class BoardReading
                 $painted[] = new Painted($of($mat->paper), $at);
             }
             if (BlockKind::Cluster !== $block->kind) {
-                $painted[] = new Painted($of($block->kind->isCut() ? $block->paper : null), new Rect($block->at->x, $block->at->y, $block->at->width, $block->at->height));
+                $painted[] = new Painted($of($block->kind->isCut() ? $block->paper : null), $block->at);
             }
         }
 

@@ -134,7 +134,9 @@ final readonly class CardDrawing
         ) : '';
         $class = 'card-layer'.(LayerKind::DieCut === $layer->kind ? ' die-cut' : '').($layer->isStamped ? ' stamped' : '');
 
-        return $shadow.$this->paper($class, $placed->at, $placed->window, $scale, $left, $top, $colour).$this->stamp($layer, $placed, $scale, $left, $top, $colour);
+        return $shadow
+            .$this->paper($class, $placed->at, $placed->window, $scale, $left, $top, $colour)
+            .$this->stamp($layer, $placed, $scale, $left, $top, $colour);
     }
 
     /** That something is stamped is only hinted at: nobody has said what. */
@@ -209,7 +211,7 @@ final readonly class CardDrawing
 
     private function arrows(float $from, float $left, float $right, float $to, float $at, bool $isUpright): string
     {
-        $line = static fn (float $a, float $b): string => $isUpright ? \sprintf('M%1$.1f %2$.1fV%3$.1f', $at, $a, $b) : \sprintf('M%2$.1f %1$.1fH%3$.1f', $at, $a, $b);
+        $line = static fn (float $a, float $b): string => \sprintf($isUpright ? 'M%1$.1f %2$.1fV%3$.1f' : 'M%2$.1f %1$.1fH%3$.1f', $at, $a, $b);
         $head = static fn (float $tip, int $way): string => $isUpright
             ? \sprintf('M%1$.1f %2$.1fl-3 %3$dh6z', $at, $tip, 7 * $way)
             : \sprintf('M%2$.1f %1$.1fl%3$d -3v6z', $at, $tip, 7 * $way);
@@ -222,7 +224,8 @@ final readonly class CardDrawing
     private function labels(Board $board, float $scale, float $left, float $top): array
     {
         $x = $left + $board->design->finished->width * $scale + 20;
-        $beside = array_values(array_filter($board->front, static fn (PlacedLayer $placed): bool => !$placed->layer->kind->carriesNext() || null !== $placed->window));
+        $isNamed = static fn (PlacedLayer $placed): bool => !$placed->layer->kind->carriesNext() || null !== $placed->window;
+        $beside = array_values(array_filter($board->front, $isNamed));
         usort($beside, static fn (PlacedLayer $a, PlacedLayer $b): int => $a->at->y <=> $b->at->y);
         [$svg, $free] = ['', $top];
         foreach ($beside as $placed) {
@@ -232,13 +235,15 @@ final readonly class CardDrawing
             $from = $left + $placed->at->right() * $scale - min(14, $placed->at->width * $scale / 3);
             $size = $placed->window ?? $placed->at;
             $name = mb_strlen($placed->layer->name) > 13 ? mb_substr($placed->layer->name, 0, 12).'…' : $placed->layer->name;
-            $svg .= \sprintf('<path class="leader" d="M%.1f %.1fL%.1f %.1f"/><circle class="leader-end" cx="%1$.1f" cy="%2$.1f" r="2.4"/>', $from, $middle, $x - 4, $y + 12)
+            $says = (null === $placed->window ? '' : 'window ').$this->number($size->width).' × '.$this->number($size->height);
+            $svg .= \sprintf('<path class="leader" d="M%.1f %.1fL%.1f %.1f"/>', $from, $middle, $x - 4, $y + 12)
+                .\sprintf('<circle class="leader-end" cx="%.1f" cy="%.1f" r="2.4"/>', $from, $middle)
                 .\sprintf('<text class="layer-name" x="%.1f" y="%.1f">%s</text>', $x, $y + 13, Svg::escape($name))
                 .\sprintf(
                     '<text class="layer-says" x="%.1f" y="%.1f">%s</text>',
                     $x,
                     $y + 30,
-                    Svg::escape((null === $placed->window ? '' : 'window ').$this->number($size->width).' × '.$this->number($size->height).($placed->layer->isOnFoam ? ', foam' : '')),
+                    Svg::escape($says.($placed->layer->isOnFoam ? ', foam' : '')),
                 );
         }
 

@@ -9,6 +9,7 @@ use App\Kits\Kits;
 use App\Web\Frame;
 use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\Design;
+use Lottel\Core\Design\Fold;
 use Lottel\Core\Design\Form;
 use Lottel\Core\Design\Rect;
 use Lottel\Core\Design\Sides;
@@ -41,6 +42,7 @@ final class DesignExtension extends AbstractExtension
             new TwigFunction('side_times', $this->side->tooThick(...)),
             new TwigFunction('small_design', $this->small(...), ['is_safe' => ['html']]),
             new TwigFunction('card_sizes', self::sizes(...)),
+            new TwigFunction('folds', self::folds(...)),
             new TwigFunction('paper_names', $this->papers->choices(...)),
             new TwigFunction('sketch_of', fn (int $kit): ?string => $this->kits->one($kit)->sketch),
             new TwigFunction('starting_layouts', self::layouts(...)),
@@ -74,6 +76,15 @@ final class DesignExtension extends AbstractExtension
         $names = array_map(static fn (CardSize $size): string => $size->value, CardSize::cases());
 
         return array_combine($names, $names);
+    }
+
+    /** @return array<string, string> */
+    private static function folds(): array
+    {
+        return array_combine(
+            array_map(static fn (Fold $fold): string => $fold->value, Fold::cases()),
+            array_map(static fn (Fold $fold): string => $fold->inWords(), Fold::cases()),
+        );
     }
 
     /** @return list<StartingLayout> */

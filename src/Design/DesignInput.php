@@ -99,7 +99,8 @@ final readonly class DesignInput
         foreach ([1, 2] as $number) {
             $reveal = $input->lengthFromZero('mat'.$number)?->ticks;
             if (null !== $reveal && $reveal > 0) {
-                $mats[] = new Mat($reveal, $this->paper($input, 'mat_paper'.$number, 'mat_wish'.$number), null === $before ? 0 : ($before->mats[$number - 1] ?? new Mat(0))->spare);
+                $spare = null === $before ? 0 : ($before->mats[$number - 1] ?? new Mat(0))->spare;
+                $mats[] = new Mat($reveal, $this->paper($input, 'mat_paper'.$number, 'mat_wish'.$number), $spare);
             }
         }
         $around = array_sum(array_map(static fn (Mat $mat): int => $mat->reveal, $mats));

@@ -49,6 +49,7 @@ final readonly class FollowChanges implements DesignedList, DesignedPieces
             return null;
         }
         $kit->makes = $words;
+        $kit->name = mb_strtoupper(mb_substr($kit->name, 0, 1)).mb_substr($kit->name, 1);
         ($this->begin)($kit, $read->design);
 
         return $read->sentence();

@@ -31,12 +31,14 @@ final readonly class PageDrawing
         $scale = ($wide - 2 * self::EDGE) / $ground->width;
         $svg = '';
         foreach ($board->design->blocks as $block) {
-            $isWrong = [] !== array_filter($board->findings, static fn (PageFinding $finding): bool => $finding->block === $block->id || $finding->other === $block->id);
+            $isAbout = static fn (PageFinding $finding): bool => \in_array($block->id, [$finding->block, $finding->other], true);
+            $isWrong = [] !== array_filter($board->findings, $isAbout);
             $svg .= $this->block($board, $block, $scale, $isWrong);
         }
 
         return \sprintf(
-            '<svg class="page-drawing" viewBox="%1$.0f %1$.0f %2$.0f %3$.0f" data-page data-grid="%4$d" data-scale="%5$.8F" aria-label="%6$s" role="group">%7$s%8$s</svg>',
+            '<svg class="page-drawing" viewBox="%1$.0f %1$.0f %2$.0f %3$.0f" data-page data-grid="%4$d" data-scale="%5$.8F" aria-label="%6$s"'
+                .' role="group">%7$s%8$s</svg>',
             -self::EDGE,
             $wide,
             $ground->height * $scale + 2 * self::EDGE,
@@ -83,8 +85,10 @@ final readonly class PageDrawing
         $ground = $board->design->ground();
         $colour = ($board->papers[$board->design->paper->item ?? 0] ?? null)?->colour;
 
-        return \sprintf('<rect class="page-ground" fill="%s" width="%.1f" height="%.1f"/>', Svg::escape($colour ?? self::PLAIN), $ground->width * $scale, $ground->height * $scale)
-            .(2 === $board->design->form->pages() ? \sprintf('<path class="page-fold" d="M%1$.1f 0V%2$.1f"/>', $ground->width * $scale / 2, $ground->height * $scale) : '');
+        [$width, $height] = [$ground->width * $scale, $ground->height * $scale];
+        $fold = 2 === $board->design->form->pages() ? \sprintf('<path class="page-fold" d="M%1$.1f 0V%2$.1f"/>', $width / 2, $height) : '';
+
+        return \sprintf('<rect class="page-ground" fill="%s" width="%.1f" height="%.1f"/>', Svg::escape($colour ?? self::PLAIN), $width, $height).$fold;
     }
 
     private function block(Board $board, Block $block, float $scale, bool $isWrong): string
@@ -98,7 +102,13 @@ final readonly class PageDrawing
         [$width, $height] = [$block->at->width * $scale, $block->at->height * $scale];
         $ink = null === $colour ? '' : \sprintf(' fill="%s"', PieceDrawing::onColour($colour));
         if ($width > 46 && $height > 18) {
-            $svg .= \sprintf('<text class="block-name"%s x="%.1f" y="%.1f">%s</text>', $ink, $block->at->x * $scale + $width / 2, $block->at->y * $scale + $height / 2 + 1, Svg::escape($block->name));
+            $svg .= \sprintf(
+                '<text class="block-name"%s x="%.1f" y="%.1f">%s</text>',
+                $ink,
+                $block->at->x * $scale + $width / 2,
+                $block->at->y * $scale + $height / 2 + 1,
+                Svg::escape($block->name),
+            );
         }
         if ($width > 60 && $height > 40) {
             $svg .= \sprintf(

@@ -137,7 +137,8 @@ final class PartController extends Page
     {
         if ($design->form->isListed()) {
             foreach (AskedPiece::lines($input->text('pieces', 4000), $this->frame->measure()) as $line) {
-                $design = $design->and(new ListedPiece(0, $line->name, Sides::of($line->size), $line->quantity, $line->creases, $this->parts->named($input, $line->paper)));
+                $paper = $this->parts->named($input, $line->paper);
+                $design = $design->and(new ListedPiece(0, $line->name, Sides::of($line->size), $line->quantity, $line->creases, $paper));
             }
             $input->check();
 

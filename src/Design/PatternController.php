@@ -19,8 +19,12 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Designs that are kept to be made again. */
 final class PatternController extends Page
 {
-    public function __construct(private readonly Designs $designs, private readonly Kits $kits, private readonly BoardReading $board, private readonly DesignInput $parts)
-    {
+    public function __construct(
+        private readonly Designs $designs,
+        private readonly Kits $kits,
+        private readonly BoardReading $board,
+        private readonly DesignInput $parts,
+    ) {
     }
 
     #[Route('/patterns', name: 'patterns', methods: ['GET'])]
@@ -77,7 +81,10 @@ final class PatternController extends Page
             $input->check();
             $kit = $make($step, $kept, $name, $quantity, $finished, $papers, DesignController::grid($this->frame->isMetric()));
 
-            return Outcome::undoable($this->generateUrl('design', ['id' => $kit->id]), \sprintf('“%s” is planned from the pattern “%s”.', $kit->name, $kept->name));
+            return Outcome::undoable(
+                $this->generateUrl('design', ['id' => $kit->id]),
+                \sprintf('“%s” is planned from the pattern “%s”.', $kit->name, $kept->name),
+            );
         }, $this->index(...));
     }
 

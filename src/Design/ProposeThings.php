@@ -130,7 +130,8 @@ final readonly class ProposeThings
      */
     private function things(string $condition, array $values, int $most): array
     {
-        $types = array_map(static fn (array $list): ArrayParameterType => \is_int($list[0] ?? 0) ? ArrayParameterType::INTEGER : ArrayParameterType::STRING, $values);
+        $typeOf = static fn (array $list): ArrayParameterType => \is_int($list[0] ?? 0) ? ArrayParameterType::INTEGER : ArrayParameterType::STRING;
+        $types = array_map($typeOf, $values);
 
         return Row::each($this->database->fetchAllAssociative(
             'SELECT DISTINCT '.ThingLine::COLUMNS.' FROM item i LEFT JOIN place h ON h.id = i.home_id '.$condition."

@@ -35,7 +35,7 @@ final readonly class SideDrawing
         foreach ($board->front as $placed) {
             $below = $y;
             foreach ($lying as [$other, $top]) {
-                $below = $placed->at->x < $other->at->right() && $other->at->x < $placed->at->right() && $placed->at->overlaps($other->at) ? min($below, $top) : $below;
+                $below = $placed->at->overlaps($other->at) ? min($below, $top) : $below;
             }
             if ($placed->layer->isOnFoam) {
                 $parts .= $this->foam($placed, $scale, $below);

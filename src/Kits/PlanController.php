@@ -50,7 +50,10 @@ final class PlanController extends Page
 
             return null === $told
                 ? Outcome::undoable($this->urlOf($kit), \sprintf('“%s” is planned. Now say what it needs.', $kit->name))
-                : Outcome::undoable($this->generateUrl('design', ['id' => $kit->id]), trim(\sprintf('“%s” is planned, with its design. %s', $kit->name, $told)));
+                : Outcome::undoable(
+                    $this->generateUrl('design', ['id' => $kit->id]),
+                    trim(\sprintf('“%s” is planned, with its design. %s', $kit->name, $told)),
+                );
         }, $this->showAll(...));
     }
 

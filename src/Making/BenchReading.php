@@ -102,7 +102,8 @@ final readonly class BenchReading
         foreach ($design->pieces() as $piece) {
             $ofPart[$piece->part] = $piece->each;
         }
-        foreach ($this->database->fetchAllAssociative('SELECT part, item_id FROM piece WHERE kit_id = ? AND part IS NOT NULL AND item_id IS NOT NULL', [$kit]) as $columns) {
+        $rows = $this->database->fetchAllAssociative('SELECT part, item_id FROM piece WHERE kit_id = ? AND part IS NOT NULL AND item_id IS NOT NULL', [$kit]);
+        foreach ($rows as $columns) {
             $row = new Row($columns);
             $each[$row->int('item_id')] = ($each[$row->int('item_id')] ?? 0) + ($ofPart[$row->text('part')] ?? 0);
         }

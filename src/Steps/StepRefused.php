@@ -79,7 +79,7 @@ final class StepRefused extends \DomainException implements Refusal
 
     public static function designChanged(): self
     {
-        return new self('Somebody has changed this design since. It is drawn as it stands now; what you typed is still in its field. Press again if it still holds.');
+        return new self('Somebody has changed this design since. It is drawn as it stands now; what you typed is still there. Press again if it still holds.');
     }
 
     public static function isOnTheTray(string $item): self

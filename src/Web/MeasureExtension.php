@@ -27,6 +27,7 @@ final class MeasureExtension extends AbstractExtension
             new TwigFilter('qty_field', fn (int $quantity, Tracking $tracking): string => $this->frame->quantities()->field($quantity, $tracking)),
             new TwigFilter('sides', $this->sides(...)),
             new TwigFilter('length_field', $this->lengthField(...)),
+            new TwigFilter('length_from_zero', fn (?int $ticks): string => 0 === $ticks ? '0' : $this->lengthField($ticks)),
             new TwigFilter(
                 'size_field',
                 fn (?Size $size): string => null === $size ? '' : $this->lengthField($size->width).' × '.$this->lengthField($size->height),

@@ -54,7 +54,8 @@ test('eight cards with mat, panel and a strip on foam: from words over board, pu
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     const kit = await planned(ada, '8 cards A2, mat, panel, strip on foam');
     assert.match(await said(ada), /with its design\. Not said, so taken as usual: a top fold/);
-    assert.match(await ada.locator('.card-drawing').first().getAttribute('aria-label'), /The front, 4¼ × 5½; from the bottom up: mat 4⅛ × 5⅜, panel 4 × 5¼, strip/);
+    const drawn = await ada.locator('.card-drawing').first().getAttribute('aria-label');
+    assert.match(drawn, /The front, 4¼ × 5½; from the bottom up: mat 4⅛ × 5⅜, panel 4 × 5¼, strip/);
     assert.equal(await ada.locator('.board-part.short').count(), 4, 'each part asks for its paper');
     assert.deepEqual(await violations(ada), []);
 
@@ -91,7 +92,8 @@ test('eight cards with mat, panel and a strip on foam: from words over board, pu
     await ada.goto(`${kit}/cut`);
     for (let cuts = 0; cuts < 60 && (await ada.locator('form[action$="/cut/made"]').count()); cuts++) await space(ada);
     await ada.goto(`${kit}/make`);
-    assert.match(await ada.locator('.making-steps').innerText(), /Fold the base[\s\S]*Mat on the base[\s\S]*Strip on the panel, on foam[\s\S]*Into its envelope/);
+    const steps = await ada.locator('.making-steps').innerText();
+    assert.match(steps, /Fold the base[\s\S]*Mat on the base[\s\S]*Strip on the panel, on foam[\s\S]*Into its envelope/);
     await enter(ada, ada.getByRole('button', { name: /all.*Fold the base/ }));
     await enter(ada, ada.getByRole('button', { name: /\+1.*Mat on the base/ }));
     assert.match(await ada.locator('.cards-in-work').innerText(), /1: panel on the mat[\s\S]*7: mat on the base/);

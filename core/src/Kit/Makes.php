@@ -47,7 +47,7 @@ final readonly class Makes
     public static function title(string $line): string
     {
         if (null === self::read($line)->pieces) {
-            return mb_strtoupper(mb_substr($line, 0, 1)).mb_substr($line, 1);
+            return $line;
         }
         $name = (string) preg_replace('/^\S+\s+/u', '', trim(explode(',', $line)[0]));
 

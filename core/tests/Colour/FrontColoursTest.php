@@ -12,7 +12,8 @@ use PHPUnit\Framework\TestCase;
 
 final class FrontColoursTest extends TestCase
 {
-    private const HEX = ['Gull' => '#f4f1ea', 'Petrel' => '#1f5c6b', 'Shallows' => '#7fc1d3', 'Buoy' => '#c8372d', 'Slack Water' => '#3f6f9e', 'Black' => '#1a1a1a'];
+    private const HEX = ['Gull' => '#f4f1ea', 'Petrel' => '#1f5c6b', 'Shallows' => '#7fc1d3',
+        'Buoy' => '#c8372d', 'Slack Water' => '#3f6f9e', 'Black' => '#1a1a1a'];
 
     /** @return iterable<string, array{array<string, float>, string}> */
     public static function fronts(): iterable

@@ -84,7 +84,8 @@ final class DesignWordsTest extends TestCase
     public function testAnyWordsAreSurvived(): void
     {
         mt_srand(5);
-        $words = ['8', 'cards', 'A2', 'mat', '×', '12', '1/0', '99999', 'photos', 'three', 'strip', 'on foam', ',', 'page', '4 × 6', 'window', '½', 'square', '-', 'ü'];
+        $words = ['8', 'cards', 'A2', 'mat', '×', '12', '1/0', '99999', 'photos', 'three', 'strip', 'on foam', ',',
+            'page', '4 × 6', 'window', '½', 'square', '-', 'ü'];
         for ($try = 0; $try < 400; ++$try) {
             $text = implode(' ', array_map(static fn (): string => $words[mt_rand(0, \count($words) - 1)], range(0, mt_rand(0, 12))));
             $read = DesignWords::read($text, LengthUnit::Millimetre);
