@@ -16,7 +16,7 @@ final class ArrowsTest extends TestCase
         'Console' => ['Database'],
         'Cutting' => ['Catalogue', 'Database', 'Kits', 'Labels', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
-        'Demo' => ['Catalogue', 'Cutting', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
+        'Demo' => ['Catalogue', 'Cutting', 'Design', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
         'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],

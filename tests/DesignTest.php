@@ -455,6 +455,60 @@ final class DesignTest extends RoomTestCase
         self::assertStringContainsString('Fold the base: 1 done', $page->text(), 'and taken back');
     }
 
+    public function testWhatTheBenchTookOtherwiseIsTakenIntoTheDesignAndItsPattern(): void
+    {
+        $kit = $this->card('4');
+        $this->postAndFollow("/kits/{$kit}/design/pattern", ['name' => 'Harbour mail']);
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C4', 'needs' => [(string) $this->needId($kit, $this->foam)]]);
+        $this->postAndFollow("/kits/{$kit}/make/use", ['item' => (string) $this->foam->id, 'quantity' => '5']);
+        $this->postAndFollow("/kits/{$kit}/make/piece", ['piece' => '1']);
+        $page = $this->get("/kits/{$kit}/make");
+        self::assertStringContainsString('5 Foam squares each, not 3', $page->filter('.used-otherwise')->text());
+        $page = $this->postAndFollow("/kits/{$kit}/make/into-design");
+        self::assertStringContainsString('Taken into the design: 1 thing.', $page->text());
+        self::assertSame([5, 20], [$this->design($kit)->thing((int) $this->foam->id)?->each, $this->wanted($kit, $this->foam)]);
+        $this->postAndFollow("/kits/{$kit}/design/take-back");
+        $pattern = $this->service(Designs::class)->pattern($this->number('SELECT max(id) FROM pattern'));
+        self::assertSame(5, $pattern->design()->thing((int) $this->foam->id)?->each);
+        $this->post("/kits/{$kit}/make/into-design");
+        $this->assertCode(409, 'nothing is otherwise any more');
+        $this->assertInStep($kit);
+    }
+
+    public function testTheDrawingFollowsWhatIsTypedAndNothingIsWritten(): void
+    {
+        $kit = $this->card();
+        $revision = $this->revision($kit);
+        $page = $this->post("/kits/{$kit}/design/preview/L3", ['size' => '2 × 1', 'paper' => 'Petrel']);
+        $this->assertCode(200);
+        self::assertStringContainsString('strip 2 × 1', (string) $page->filter('.card-drawing')->attr('aria-label'));
+        self::assertStringContainsString('As typed, not written yet.', $page->text());
+        $wrong = ['L3' => ['size' => '9 × 9'], 'L1' => ['reveal' => 'x'], 'L9' => ['reveal' => '1/8'], 'base' => ['quantity' => '0', 'size' => '4 × 5']];
+        foreach ($wrong as $part => $fields) {
+            $this->post("/kits/{$kit}/design/preview/{$part}", $fields);
+            $this->assertCode(204, $part);
+        }
+        $page = $this->post("/kits/{$kit}/design/preview/base", ['quantity' => '3', 'size' => '5 × 7', 'fold' => 'side']);
+        self::assertStringContainsString('The front, 5 × 7', (string) $page->filter('.card-drawing')->attr('aria-label'));
+        self::assertSame($revision, $this->revision($kit));
+        $this->assertInStep($kit);
+    }
+
+    public function testDiesAreProposedThatCutTheSize(): void
+    {
+        [$gulls, $oval] = $this->putInto('C4', 'Gull dies; ; 1', 'Oval dies; ; 1');
+        $gulls->details = ['cut sizes' => '3 × 3, 3/4 × 1 3/4'];
+        $oval->details = ['cut sizes' => '5 × 2'];
+        $this->entities()->flush();
+        $kit = $this->card();
+        $fields = ['kind' => 'die-cut', 'name' => 'gull', 'size' => '1 3/4 × 3/4', 'paper' => 'Petrel', 'revision' => (string) $this->revision($kit)];
+        $text = $this->postAndFollow("/kits/{$kit}/design/parts", $fields)->filter('.goes-with')->text();
+        self::assertStringContainsString('Gull dies', $text);
+        self::assertStringContainsString('cuts the gull', $text);
+        self::assertStringNotContainsString('Oval dies', $text);
+    }
+
     public function testWhatIsTakenInsteadIsTheDesignsFromThenOn(): void
     {
         [$black] = $this->putInto('C4', 'Black foam pads; ; 60');
@@ -555,6 +609,7 @@ final class DesignTest extends RoomTestCase
         $red = Lab::of(Srgb::ofHex('#c8372d'));
         $near = array_filter($this->design($kit)->target, static fn (string $hex): bool => Difference::between($red, Lab::of(Srgb::ofHex($hex))) < 3);
         self::assertNotSame([], $near, 'one of them is the red of the picture');
+        self::assertStringContainsString('Buoy meets it', $this->get("/kits/{$kit}/design")->filter('.target-colours')->text());
         $this->postAndFollow("/kits/{$kit}/design/target", ['off' => '1', 'revision' => (string) $this->revision($kit)]);
         self::assertSame([], $this->design($kit)->target);
         $this->postAndFollow("/kits/{$kit}/sketch/off");

@@ -300,8 +300,8 @@ final class LoopTest extends RoomTestCase
     {
         $this->postAndFollow('/kits', ['name' => '4 second cards, A2']);
         self::assertSame('Second cards', $this->browser->getCrawler()->filter('h1')->text());
-        self::assertStringContainsString('4 second cards, A2', $this->browser->getCrawler()->filter('.lead')->text());
         $second = $this->number("SELECT id FROM kit WHERE name = 'Second cards'");
+        self::assertStringContainsString('4 second cards, A2', $this->get("/kits/{$second}")->filter('.lead')->text());
         $page = $this->get("/kits/{$second}?q=petrel");
         $this->browser->submit($page->filter('form[action$="/needs"]')->eq(0)->form());
         $this->postAndFollow("/kits/{$second}/needs", ['item' => $this->card->id, 'quantity' => '20']);

@@ -32,6 +32,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the fifth' => [5];
         yield 'the sixth' => [6];
         yield 'the seventh' => [7];
+        yield 'the eighth' => [8];
     }
 
     #[DataProvider('versions')]
@@ -119,6 +120,12 @@ final class MigrationTest extends OwnFileTestCase
             $cut = $this->number('SELECT movement_id FROM cut');
             $this->postAndFollow("/log/{$cut}/reverse");
             self::assertSame(0, $this->number('SELECT count(*) FROM sheet_in_work WHERE is_logged'), 'and takes a cut back');
+        }
+        if ($version >= 8) {
+            $kit = $this->number('SELECT kit_id FROM design');
+            self::assertCount(1, $this->get("/kits/{$kit}/design")->filter('.card-drawing'), 'designs come along');
+            self::assertStringContainsString('3 of 4', $this->get("/kits/{$kit}/make")->filter('.making-steps')->text(), 'and how far they are');
+            $this->postAndFollow('/patterns/1', ['name' => 'Again', 'quantity' => '2']);
         }
         if ($version >= 2) {
             $this->get('/items/'.$this->number('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');

@@ -64,6 +64,7 @@ final class TellStory
         private readonly AskForPieces $pieces,
         private readonly TableReading $table,
         private readonly MakeCut $cut,
+        private readonly DrawDesigns $draw,
     ) {
         $this->today = new \DateTimeImmutable('today', new \DateTimeZone('UTC'));
         $this->clock = new MockClock($this->today);
@@ -161,6 +162,10 @@ final class TellStory
         if ($chapter->has('pieces')) {
             $lines = AskedPiece::lines(implode("\n", $chapter->texts('pieces')), LengthUnit::Inch);
             $this->do($who, fn () => ($this->pieces)($this->kits->one($id), $lines, null));
+        }
+
+        if ($chapter->has('design')) {
+            $this->do($who, fn (Step $step) => ($this->draw)($step, $this->kits->one($id), $chapter));
         }
 
         return $id;

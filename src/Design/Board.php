@@ -25,6 +25,7 @@ final readonly class Board
      * @param list<EnvelopeChoice> $envelopes
      * @param list<PageFinding> $findings
      * @param array<int, PaperOnBoard> $papers by item
+     * @param list<TargetColour> $targets colours that it aims at
      * @param float $uncoloured the share of the front of which no colour is known, photos above all
      */
     public function __construct(
@@ -41,6 +42,7 @@ final readonly class Board
         public float $uncoloured,
         public int $thickness,
         public CuttingTable $table,
+        public array $targets,
     ) {
     }
 

@@ -12,6 +12,7 @@ use App\Kits\Kit;
 use App\Kits\KitReading;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\AimedAt;
 use Lottel\Core\Colour\FrontColour;
 use Lottel\Core\Colour\FrontColours;
 use Lottel\Core\Colour\Srgb;
@@ -49,10 +50,13 @@ final readonly class BoardReading
     public function of(Kit $kit): ?Board
     {
         $row = $this->designs->of($kit);
-        if (null === $row) {
-            return null;
-        }
-        $design = $row->design();
+
+        return null === $row ? null : $this->with($kit, $row, $row->design());
+    }
+
+    /** Returns the board of a kit as it would be with another design, nothing of which is written. */
+    public function with(Kit $kit, DesignOfKit $row, Design $design): Board
+    {
         $table = $this->table->of($kit);
         $papers = $this->papers($design->papers());
         [$colours, $uncoloured] = self::colours($design, $papers);
@@ -71,7 +75,37 @@ final readonly class BoardReading
             $uncoloured,
             $design->form->hasLayers() ? $this->thickness->of($design) : 0,
             $table,
+            [] === $design->target ? [] : $this->targets($design, $colours),
         );
+    }
+
+    /** @return list<TargetColour> */
+    private function targets(Design $design, FrontColours $colours): array
+    {
+        $hexes = Row::words($this->database->fetchFirstColumn(
+            "SELECT DISTINCT i.colour FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature = 'storage'
+             WHERE i.kind = 'paper' AND i.parent_id IS NULL AND i.colour IS NOT NULL AND i.sheet_width IS NOT NULL AND i.removed_at IS NULL",
+        ));
+        $papers = array_map(static fn (string $hex): FrontColour => new FrontColour($hex, Srgb::ofHex($hex), 0.0), $hexes);
+        $targets = array_map(Srgb::ofHex(...), $design->target);
+        $near = AimedAt::met($targets, $papers);
+
+        return array_map(fn (array $met, int $at): TargetColour => new TargetColour(
+            $met[0]->hex(),
+            $met[1]?->name,
+            null === $met[1] && null !== $near[$at][1] ? $this->ofColour($near[$at][1]->name) : null,
+        ), AimedAt::met($targets, $colours->colours), array_keys($targets));
+    }
+
+    private function ofColour(string $hex): ?PaperOnBoard
+    {
+        $columns = $this->database->fetchAssociative(
+            "SELECT i.*, h.address FROM item i LEFT JOIN place h ON h.id = i.home_id
+             WHERE i.colour = ? AND i.kind = 'paper' AND i.parent_id IS NULL AND i.removed_at IS NULL ORDER BY i.id LIMIT 1",
+            [$hex],
+        );
+
+        return false === $columns ? null : PaperOnBoard::of(new Row($columns));
     }
 
     /**

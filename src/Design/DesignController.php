@@ -95,17 +95,12 @@ final class DesignController extends Page
     public function change(Request $request, int $id, ChangeDesign $change): Response
     {
         return $this->write($request, function (Input $input) use ($id, $change): Outcome {
-            $quantity = $input->whole('quantity', 1, Design::MOST);
-            $finished = $this->parts->sides($input, 'size');
-            $fold = $input->has('fold') ? $input->choice('fold', Fold::class) : Fold::None;
-            $paper = $this->parts->paper($input);
-            $input->check();
-            $change($this->kits->one($id), $this->seen($input), static fn (Design $design): Design => $design->with([
-                'quantity' => $quantity,
-                'finished' => $finished,
-                'fold' => $design->form->isFolded() ? $fold : Fold::None,
-                'paper' => $design->form->isListed() ? null : $paper,
-            ]));
+            $change($this->kits->one($id), $this->seen($input), function (Design $design) use ($input): Design {
+                $changed = $this->parts->whole($input, $design);
+                $input->check();
+
+                return $changed;
+            });
 
             return $this->done($id, 'The design is changed.', 'base');
         }, fn (Problem $problem): Response => $this->page($request, $id, $problem));

@@ -13,6 +13,7 @@ use Lottel\Core\Cutting\PaperWish;
 use Lottel\Core\Design\Block;
 use Lottel\Core\Design\BlockKind;
 use Lottel\Core\Design\Design;
+use Lottel\Core\Design\Fold;
 use Lottel\Core\Design\Layer;
 use Lottel\Core\Design\LayerKind;
 use Lottel\Core\Design\ListedPiece;
@@ -58,6 +59,17 @@ final readonly class DesignInput
         }
 
         return $this->paper($input);
+    }
+
+    /** What is said of a design as a whole. */
+    public function whole(Input $input, Design $design): Design
+    {
+        return $design->with([
+            'quantity' => $input->whole('quantity', 1, Design::MOST),
+            'finished' => $this->sides($input, 'size'),
+            'fold' => $design->form->isFolded() && $input->has('fold') ? $input->choice('fold', Fold::class) : $design->fold,
+            'paper' => $design->form->isListed() ? null : $this->paper($input),
+        ]);
     }
 
     /** A paper that a line names; null where it names none. */

@@ -7,6 +7,7 @@ namespace App\Design;
 use App\Kits\Kits;
 use App\Steps\Outcome;
 use App\Web\Input;
+use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Cutting\AskedPiece;
@@ -30,8 +31,13 @@ final class PartController extends Page
     private const BOARD = DesignController::class.'::page';
     private const MOST_TICKS = 100_000_000;
 
-    public function __construct(private readonly Kits $kits, private readonly ChangeDesign $change, private readonly DesignInput $parts)
-    {
+    public function __construct(
+        private readonly Kits $kits,
+        private readonly Designs $designs,
+        private readonly ChangeDesign $change,
+        private readonly DesignInput $parts,
+        private readonly BoardReading $board,
+    ) {
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/design/parts', name: 'add_part', methods: ['POST'])]
@@ -69,6 +75,28 @@ final class PartController extends Page
 
             return $this->done($id, $said, 'remove' === $do ? '' : $part);
         }, fn (Problem $problem): Response => $this->again($id, $problem));
+    }
+
+    /** The drawing as it would be with what is typed; nothing is written, and what cannot be leaves it as it is. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/design/preview/{part<(?:[LB][0-9]{1,6}|base)>}', name: 'preview_part', methods: ['POST'])]
+    public function preview(Request $request, int $id, string $part): Response
+    {
+        $input = $this->input($request);
+        $kit = $this->kits->one($id);
+        $row = $this->designs->one($kit);
+        try {
+            $design = 'base' === $part ? $this->parts->whole($input, $row->design()) : $this->changed($input, $row->design(), $part[0], (int) substr($part, 1));
+            $input->check();
+            $board = $this->board->with($kit, $row, $design->checked());
+        } catch (InvalidDesign|InvalidInput) {
+            return new Response(status: Response::HTTP_NO_CONTENT);
+        }
+
+        return $this->render('design/_drawing.html.twig', [
+            'board' => $board,
+            'grid' => DesignController::grid($this->frame->isMetric()),
+            'is_preview' => true,
+        ]);
     }
 
     /** A block is pushed over the page: by keys or by hand, on the grid, and no further than the edge. */

@@ -9,10 +9,14 @@ use App\Database\Row;
 use App\Kits\KitReading;
 use App\Kits\KitRow;
 use App\Kits\NeedRow;
+use App\Web\Frame;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Balance;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Design\CutByDie;
+use Lottel\Core\Design\LayerKind;
+use Lottel\Core\Design\PlacedLayer;
 
 /** Proposes what goes with a design: of its theme or occasion, companions of what is on the list, colours that balance it. */
 final readonly class ProposeThings
@@ -20,7 +24,7 @@ final readonly class ProposeThings
     private const MOST_OF_EACH = 3;
     private const KINDS = ['stamp set', 'die', 'ink', 'embellishment', 'stencil'];
 
-    public function __construct(private Connection $database, private KitReading $kits)
+    public function __construct(private Connection $database, private KitReading $kits, private Frame $frame)
     {
     }
 
@@ -31,7 +35,7 @@ final readonly class ProposeThings
         $onList = array_map(static fn (NeedRow $need): int => $need->thing->id, $needs);
         $themes = $this->themes($kit, $needs);
         $proposed = [];
-        foreach ([...$this->companions($onList), ...$this->ofTheme($themes, $onList), ...$this->balancing($board, $onList)] as $one) {
+        foreach ([...$this->dies($board), ...$this->companions($onList), ...$this->ofTheme($themes, $onList), ...$this->balancing($board, $onList)] as $one) {
             $proposed[$one->thing->id] ??= $one;
         }
 
@@ -53,6 +57,24 @@ final readonly class ProposeThings
         }
 
         return array_values(array_unique($themes));
+    }
+
+    /** @return list<Proposed> dies that cut what is die-cut */
+    private function dies(Board $board): array
+    {
+        $wanted = array_filter($board->front, static fn (PlacedLayer $placed): bool => LayerKind::DieCut === $placed->layer->kind);
+        $proposed = [];
+        foreach ([] === $wanted ? [] : $this->things("WHERE i.kind = 'die' AND json_extract(i.details, '$.\"cut sizes\"') IS NOT NULL", [], 400) as $die) {
+            $sizes = Row::word($this->database->fetchOne("SELECT json_extract(details, '$.\"cut sizes\"') FROM item WHERE id = ?", [$die->id]));
+            foreach ($wanted as $placed) {
+                if (CutByDie::is($sizes, $placed->at->sides(), $this->frame->measure())) {
+                    $proposed[] = new Proposed($die, 'cuts the '.$placed->layer->name);
+                    break;
+                }
+            }
+        }
+
+        return \array_slice($proposed, 0, self::MOST_OF_EACH);
     }
 
     /**
@@ -107,7 +129,7 @@ final readonly class ProposeThings
         $helpful = array_filter($ranked, static fn (array $one): bool => [] !== $one['adds'] && $one['off'] <= 15.0);
 
         return array_map(
-            static fn (array $one): Proposed => new Proposed($things[$one['key']], 'would add '.implode(' and ', $one['adds'])),
+            static fn (array $one): Proposed => new Proposed($things[$one['key']], 'would add '.implode(' and ', $one['adds']), true),
             \array_slice(array_values($helpful), 0, self::MOST_OF_EACH),
         );
     }

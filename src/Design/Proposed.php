@@ -9,7 +9,7 @@ use App\Catalogue\ThingLine;
 /** Something that goes with a design, and why. */
 final readonly class Proposed
 {
-    public function __construct(public ThingLine $thing, public string $why)
+    public function __construct(public ThingLine $thing, public string $why, public bool $isForBalance = false)
     {
     }
 }

@@ -123,6 +123,42 @@ final readonly class BenchReading
         return new DesignAtBench($design, $this->board->papers($design->papers()), new InWork($design->quantity, $finished, $steps, $done));
     }
 
+    /**
+     * Returns what the bench took otherwise for each finished piece than the design says, where that comes out even.
+     *
+     * @return list<UsedOtherwise>
+     */
+    public function usedOtherwise(KitRow $kit): array
+    {
+        $at = $this->of($kit);
+        $design = $at->design?->design;
+        if (null === $design || 0 === $at->bench->done) {
+            return [];
+        }
+        $pieces = $this->pieces($kit->id);
+        $otherwise = [];
+        foreach ($this->usedThings($kit->id) as $row) {
+            $item = $row->int('item_id');
+            $designed = $design->thing($item)->each ?? 0;
+            $each = intdiv($row->int('many'), $at->bench->done);
+            if (!isset($pieces[$item]) && 0 === $row->int('many') % $at->bench->done && $each !== $designed) {
+                $otherwise[] = new UsedOtherwise($item, $row->text('name'), $each, $designed);
+            }
+        }
+
+        return $otherwise;
+    }
+
+    /** @return list<Row> what is counted and was used up, papers that are cut left out */
+    private function usedThings(int $kit): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            "SELECT m.item_id, i.name, sum(m.quantity) AS many FROM movement m JOIN item i ON i.id = m.item_id
+             WHERE m.kit_id = ? AND +m.reason = 'use' AND i.tracking = 'count' AND i.kind NOT IN ('paper', 'scrap') AND ".self::STANDS.' GROUP BY m.item_id',
+            [$kit],
+        ), static fn (Row $row): Row => $row);
+    }
+
     /** @return array<int, int> how many sheets of each paper are to be cut, by item */
     private function toCut(int $kit): array
     {

@@ -22,6 +22,7 @@ use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Kit\Makes;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -119,6 +120,17 @@ final class MakeController extends Page
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
+    /** What the bench took otherwise becomes what the design says. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/make/into-design', name: 'into_design', methods: ['POST'])]
+    public function intoDesign(Request $request, int $id, TakeIntoDesign $take): Response
+    {
+        return $this->write($request, function () use ($id, $take): Outcome {
+            $taken = $take($this->kits->one($id), $this->bench->usedOtherwise($this->reading->one($id)));
+
+            return Outcome::undoable($this->generateUrl('design', ['id' => $id]), \sprintf('Taken into the design: %s.', Counted::of($taken, 'thing')));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
     #[Route('/kits/{id<[0-9]{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
     public function finish(Request $request, int $id, WorkAtBench $work): Response
     {
@@ -170,6 +182,7 @@ final class MakeController extends Page
             'kit' => $kit,
             'tray' => $tray,
             'at' => $this->bench->of($kit),
+            'otherwise' => $this->bench->usedOtherwise($kit),
             'piece_name' => Makes::nameOfPieces($kit->name),
             'stops' => \count($this->rounds->ofReturn($id)->stops),
             'lit' => $this->room->lit(array_map(static fn (ThingLine $thing): ?int => $thing->homeId, $things)),

@@ -72,6 +72,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('“%s” has a design already; here it is.', $kit));
     }
 
+    public static function nothingIsOtherwise(): self
+    {
+        return new self('The bench took what the design says, or took it back in the meantime.');
+    }
+
     public static function stepIsGone(): self
     {
         return new self('The design has no such step any more, or makes fewer by now; this is how it stands.');

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace Lottel\Core\Tests\Design;
 
 use Lottel\Core\Design\CardSize;
+use Lottel\Core\Design\CutByDie;
 use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Design\FoamSquares;
 use Lottel\Core\Design\Form;
 use Lottel\Core\Design\InvalidDesign;
+use Lottel\Core\Design\InWork;
 use Lottel\Core\Design\Layer;
+use Lottel\Core\Design\MadeAlike;
 use Lottel\Core\Design\MakingStep;
 use Lottel\Core\Design\MakingSteps;
 use Lottel\Core\Design\Resizing;
 use Lottel\Core\Design\Sides;
+use Lottel\Core\Design\StepInWork;
 use Lottel\Core\Design\Thing;
 use Lottel\Core\Design\ThingRole;
 use Lottel\Core\Measure\LengthFormat;
@@ -96,6 +100,34 @@ final class ResizingTest extends TestCase
             ['Photo 1 on its mat: 1⅝ from the left, ⅞ in from the top, right page'],
             array_map(static fn (MakingStep $step): string => $step->words, (new MakingSteps(new LengthFormat(LengthUnit::Inch)))->of($page)),
         );
+    }
+
+    public function testADieCutsASizeOneWayRoundOrTheOther(): void
+    {
+        $gull = Designs::sides(28, 12);
+        self::assertTrue(CutByDie::is('3 × 3; 3/4 × 1 3/4', $gull, LengthUnit::Inch));
+        self::assertTrue(CutByDie::is('1 13/16 × 3/4', $gull, LengthUnit::Inch), 'a sixteenth is as good as exact');
+        self::assertFalse(CutByDie::is('2 × 3/4, large', $gull, LengthUnit::Inch));
+        self::assertFalse(CutByDie::is('', $gull, LengthUnit::Inch));
+    }
+
+    public function testHowFarCardsAreIsToldInARow(): void
+    {
+        $steps = (new MakingSteps(new LengthFormat(LengthUnit::Inch)))->of(Designs::card(8));
+        $work = new InWork(8, 2, $steps, ['base.fold' => 8, 'L1.stick' => 5]);
+        self::assertSame(
+            ['1–2 done', '3–5 1: Panel on the mat', '6–8 : Mat on the base'],
+            array_map(static fn (MadeAlike $alike): string => \sprintf(
+                '%d–%d %s',
+                $alike->first,
+                $alike->last(),
+                $alike->isDone ? 'done' : implode(' ', $alike->layers).': '.$alike->next,
+            ), $work->row()),
+        );
+        self::assertSame(['L1.stick', 3], [$work->next()?->step->key, $work->next()?->left()]);
+        self::assertSame([8, 5, 2, 2], array_map(static fn (StepInWork $step): int => $step->done, $work->steps), 'what is finished has been through all');
+        self::assertNull((new InWork(2, 2, $steps, []))->next());
+        self::assertSame(8, (new InWork(8, 0, $steps, ['base.fold' => 99]))->steps[0]->done, 'no more than there are');
     }
 
     public function testThingsFollowTheNumber(): void
