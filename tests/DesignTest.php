@@ -572,7 +572,9 @@ final class DesignTest extends RoomTestCase
         self::assertSame(18, $this->pieces($list)['panel 64 × 80']);
         $tags = $this->begun(['form' => 'tag', 'quantity' => '10', 'size' => '2 × 4', 'paper' => 'Petrel']);
         self::assertEquals(['tag 32 × 64' => 10], $this->pieces($tags));
-        foreach (['strip', 'envelope liner', 'book page', 'pocket page', 'two-page layout'] as $form) {
+        $pockets = $this->begun(['form' => 'pocket page', 'quantity' => '2']);
+        self::assertSame([8, 8], array_map(static fn (DesignPiece $piece): int => $piece->quantity(2), $this->design($pockets)->pieces()), 'eight pockets a page');
+        foreach (['strip', 'envelope liner', 'book page', 'two-page layout'] as $form) {
             $made = $this->begun(['form' => $form, 'quantity' => '1', 'size' => '6 × 8']);
             $this->get("/kits/{$made}/design");
             $this->assertCode(200, $form);
@@ -639,6 +641,7 @@ final class DesignTest extends RoomTestCase
         $kit = $this->planned('Thank-you notes');
         $page = $this->get("/kits/{$kit}/design");
         self::assertStringContainsString('8 A2 cards from White A2 top-fold bases, scored, 12 free in C2', $page->filter('.starts')->text());
+        self::assertStringContainsString('8 A2 cards from 4 of 30 White card', $page->text(), 'sheets that are heavy enough for bases');
         $form = $page->filter('.starts form')->first();
         $fields = ['words' => (string) $form->filter('[name=words]')->attr('value'), 'from' => (string) $form->filter('[name=from]')->attr('value')];
         $page = $this->postAndFollow("/kits/{$kit}/design/new", $fields);

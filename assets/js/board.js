@@ -51,14 +51,18 @@ on('pointerup', '[data-page] [data-block]', (block, event) => {
     else send(block, right * ticks(block), down * ticks(block));
 });
 
-/** The block's own fields. */
-function open(block) {
-    const part = document.getElementById(`part-B${block.dataset.block}`);
+/** The fields of a part. */
+function openPart(id) {
+    const part = document.getElementById(id);
     if (!part) return;
     part.open = true;
     part.scrollIntoView({ block: 'nearest' });
     part.querySelector('summary').focus();
 }
+const open = (block) => openPart(`part-B${block.dataset.block}`);
+
+// A layer that is touched on the drawing opens in its row.
+on('click', '.board [data-opens]', (layer) => openPart(layer.dataset.opens));
 
 on('keydown', '[data-page] [data-block]', (block, event) => {
     if (event.key === 'Enter' || event.key === ' ') {

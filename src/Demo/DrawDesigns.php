@@ -49,15 +49,18 @@ final readonly class DrawDesigns
     private function papered(Design $design, Said $chapter): Design
     {
         $papers = array_map($this->paper(...), $chapter->named('papers'));
-        if (isset($papers['mats'])) {
-            $design = $design->matted($papers['mats']);
-        }
+        $design = isset($papers['mats']) ? $design->matted($papers['mats']) : self::withoutMats($design);
         $named = static fn (Layer|Block $part): Layer|Block => $part->with(['paper' => $papers[$part->name] ?? null]);
         foreach ([...$design->layers, ...$design->blocks] as $part) {
             $design = $design->putting($named($part));
         }
 
         return $design->with(['paper' => $papers['base'] ?? null]);
+    }
+
+    private static function withoutMats(Design $design): Design
+    {
+        return $design->with(['blocks' => array_map(static fn (Block $block): Block => $block->with(['mats' => []]), $design->blocks)]);
     }
 
     private function paper(string $name): PaperChoice

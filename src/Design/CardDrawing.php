@@ -23,7 +23,7 @@ final readonly class CardDrawing
 {
     private const WIDTH = 430.0;
     private const MOST_WIDE = 218.0;
-    private const MOST_HIGH = 296.0;
+    private const MOST_HIGH = 232.0;
     private const LINE = 21.0;
     private const LABEL = 34.0;
     private const MOST_LINES = 4;
@@ -134,9 +134,10 @@ final readonly class CardDrawing
         ) : '';
         $class = 'card-layer'.(LayerKind::DieCut === $layer->kind ? ' die-cut' : '').($layer->isStamped ? ' stamped' : '');
 
-        return $shadow
-            .$this->paper($class, $placed->at, $placed->window, $scale, $left, $top, $colour)
+        $drawn = $shadow.$this->paper($class, $placed->at, $placed->window, $scale, $left, $top, $colour)
             .$this->stamp($layer, $placed, $scale, $left, $top, $colour);
+
+        return \sprintf('<g data-opens="part-L%d">%s</g>', $layer->id, $drawn);
     }
 
     /** That something is stamped is only hinted at: nobody has said what. */

@@ -19,6 +19,7 @@ use Lottel\Core\Design\DesignWords;
 use Lottel\Core\Design\FoamSquares;
 use Lottel\Core\Design\Fold;
 use Lottel\Core\Design\Form;
+use Lottel\Core\Design\ListedPiece;
 use Lottel\Core\Design\StartingLayout;
 use Lottel\Core\Design\Thing;
 use Lottel\Core\Design\ThingRole;
@@ -57,6 +58,7 @@ final class DesignController extends Page
                 'kit' => $row,
                 'many' => $many = Makes::read($row->makes)->pieces ?? self::USUAL_NUMBER,
                 'starts' => $row->isClosed() ? [] : $this->starts->owned($many),
+                'enough' => $row->isClosed() ? [] : $this->starts->enoughSheets($many),
                 'patterns' => $this->starts->patterns(),
                 'problem' => $problem,
             ]);
@@ -146,6 +148,9 @@ final class DesignController extends Page
         };
         $fold = $form->isFolded() && $input->has('fold') ? $input->choice('fold', Fold::class) : Fold::None;
         $design = new Design($form, $quantity, $finished, $fold, $form->isListed() ? null : $this->parts->paper($input));
+        if (Form::Pockets === $form) {
+            return $design->with(['listed' => ListedPiece::usualPockets(), 'next' => \count(ListedPiece::usualPockets()) + 1]);
+        }
         $layout = $input->isEmpty('layout') ? null : $input->choice('layout', StartingLayout::class);
         if (null === $layout) {
             return $design;

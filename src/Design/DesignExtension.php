@@ -56,10 +56,14 @@ final class DesignExtension extends AbstractExtension
         return [new TwigFilter('thickness', $this->thickness(...))];
     }
 
-    /** A thickness: millimetres to the tenth, or inches to the 1/16 with how it is off. */
+    /** A thickness in words: millimetres to the tenth, or inches to the nearest 1/16. */
     private function thickness(Length $thick): string
     {
-        return $this->frame->isMetric() ? \sprintf('%.1f mm', $thick->millimetres()) : $this->frame->lengths()->full($thick);
+        return match (true) {
+            $this->frame->isMetric() => \sprintf('about %.1f mm', $thick->millimetres()),
+            $thick->ticks < Length::TICKS_PER_INCH / 16 => 'less than 1/16 in',
+            default => 'about '.$this->frame->lengths()->number($thick).' in',
+        };
     }
 
     /** @param array<int, PaperOnBoard> $papers by item */

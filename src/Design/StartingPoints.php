@@ -11,6 +11,8 @@ use Doctrine\DBAL\Connection;
 use Lottel\Core\Cutting\ReadyCut;
 use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\Design;
+use Lottel\Core\Design\Fold;
+use Lottel\Core\Design\OnSheet;
 use Lottel\Core\Design\PaperChoice;
 use Lottel\Core\Design\Sides;
 
@@ -18,6 +20,13 @@ use Lottel\Core\Design\Sides;
 final readonly class StartingPoints
 {
     private const MOST = 6;
+
+    /** Bases bend under less, in mg/m² (common practice, no source). */
+    private const LEAST_FOR_BASES = 200_000;
+    private const FREE = "(SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place s ON s.id = b.place_id AND s.nature IN ('storage', 'unfiled')
+                 WHERE b.item_id = i.id)
+                - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
+                   WHERE n.item_id = i.id AND n.state = 'open' AND k.stage <> 'closed')";
 
     public function __construct(private Connection $database, private Designs $designs)
     {
@@ -49,6 +58,42 @@ final readonly class StartingPoints
         return \array_slice($points, 0, self::MOST);
     }
 
+    /** @return list<EnoughSheets> papers that are heavy enough for bases, and of which there are enough sheets, the heaviest first */
+    public function enoughSheets(int $wanted): array
+    {
+        $enough = [];
+        $base = Fold::Top->flat(CardSize::A2->sides());
+        foreach ($this->papers() as $row) {
+            $size = SheetColumns::read($row)->size;
+            $sheets = null === $size ? null : OnSheet::sheets(Sides::of($size), $base, $wanted);
+            if (null !== $sheets && $sheets <= $row->int('free')) {
+                $enough[] = new EnoughSheets(
+                    $row->int('id'),
+                    $row->text('name'),
+                    $row->textOrNull('colour'),
+                    $row->textOrNull('address'),
+                    CardSize::A2,
+                    $sheets,
+                    $row->int('free'),
+                );
+            }
+        }
+
+        return \array_slice($enough, 0, self::MOST);
+    }
+
+    /** @return list<Row> */
+    private function papers(): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT i.*, h.address, '.self::FREE." AS free
+             FROM item i LEFT JOIN place h ON h.id = i.home_id
+             WHERE i.kind = 'paper' AND i.tracking = 'count' AND i.removed_at IS NULL AND i.sheet_width IS NOT NULL AND i.parent_id IS NULL
+                AND i.grammage >= :gsm ORDER BY i.grammage DESC, free DESC, i.id LIMIT 40",
+            ['gsm' => self::LEAST_FOR_BASES],
+        ), static fn (Row $row): Row => $row);
+    }
+
     /** Returns the design with the paper of something that is ready for it: for its base where that is scored, else for its lowest layer. */
     public function from(Design $design, Item $ready): Design
     {
@@ -68,11 +113,7 @@ final readonly class StartingPoints
     private function rows(): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            "SELECT i.*, h.address, coalesce(p.name, i.name) AS paper_name, i.parent_id IS NOT NULL AS is_ready,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place s ON s.id = b.place_id AND s.nature IN ('storage', 'unfiled')
-                 WHERE b.item_id = i.id)
-                - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                   WHERE n.item_id = i.id AND n.state = 'open' AND k.stage <> 'closed') AS free
+            'SELECT i.*, h.address, coalesce(p.name, i.name) AS paper_name, i.parent_id IS NOT NULL AS is_ready, '.self::FREE." AS free
              FROM item i LEFT JOIN place h ON h.id = i.home_id LEFT JOIN item p ON p.id = i.parent_id
              WHERE i.kind = 'paper' AND i.tracking = 'count' AND i.removed_at IS NULL AND i.sheet_width IS NOT NULL AND i.parent_id IS NOT NULL
              ORDER BY free DESC, i.id LIMIT 60",

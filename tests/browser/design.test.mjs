@@ -69,6 +69,13 @@ test('eight cards with mat, panel and a strip on foam: from words over board, pu
     assert.match(await ada.locator('.board-things').innerText(), /24 Foam squares[\s\S]*8 White A2 envelopes/);
     assert.match(await ada.locator('.board-sums').innerText(), /32\s+pieces[\s\S]*6 of 6\s+at hand/);
 
+    await ada.locator('.card-drawing [data-opens="part-L3"]').first().click();
+    assert.equal(await ada.locator('#part-L3').evaluate((one) => one.open), true, 'what is touched on the drawing opens');
+    await ada.fill('#part-L3-size', '3 × 1');
+    await ada.locator('.as-typed').waitFor();
+    assert.match(await ada.locator('.as-typed .card-drawing').getAttribute('aria-label'), /strip 3 × 1/, 'the drawing follows what is typed');
+    await ada.goto(`${kit}/design`);
+
     // What cannot be is told beside its field, and loses nothing.
     await change(ada, 'L1', { reveal: '3' });
     assert.match(await ada.locator('#part-L1').innerText(), /So wide a reveal leaves nothing of the mat/);

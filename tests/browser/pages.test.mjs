@@ -23,11 +23,12 @@ async function kitNamed(page, name) {
 }
 
 async function allPages(page) {
-    const [pulling, making, returning, planned] = [
+    const [pulling, making, returning, planned, designed] = [
         await kitNamed(page, 'Birthday bunting cards'),
         await kitNamed(page, 'Ferry kiosk gulls'),
         await kitNamed(page, 'storm of'),
         await kitNamed(page, 'Condolence, blue'),
+        await kitNamed(page, 'Keeper’s light'),
     ];
     const item = (await await page.goto('/stores/places/C3')) && (await page.locator('.lying-name a').last().getAttribute('href'));
     return [
@@ -55,6 +56,12 @@ async function allPages(page) {
         `${returning}/return`,
         planned,
         `${planned}?q=tern`,
+        `${designed}/design`,
+        `${designed}/design?open=L3`,
+        `${returning}/design`,
+        `${returning}/make`,
+        `${planned}/design`,
+        '/patterns',
         '/items/99999',
         '/stores/plan',
         '/take-in',

@@ -71,7 +71,8 @@ final class DesignPieces
                     [$part],
                 );
             }
-            if ($block->kind->isCut()) {
+            // Words without paper are written on the page itself.
+            if ($block->kind->isCut() && (null !== $block->paper || BlockKind::Paper === $block->kind)) {
                 $pieces[] = new DesignPiece('B'.$block->id, $block->name, $block->at->sides(), [], null, 1, $block->spare, $block->paper, ['B'.$block->id]);
             }
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lottel\Core\Design;
 
 use Lottel\Core\Cutting\Crease;
+use Lottel\Core\Paper\PaperSize;
 
 /** A piece of a design that is a list: so many of it for each that is made. */
 final readonly class ListedPiece
@@ -22,6 +23,19 @@ final readonly class ListedPiece
         public ?PaperChoice $paper = null,
         public int $spare = 0,
     ) {
+    }
+
+    /**
+     * Returns what the usual page of eight pockets takes: four 4 × 6 and four 3 × 4 in (common practice, no source).
+     *
+     * @return list<self>
+     */
+    public static function usualPockets(): array
+    {
+        return [
+            new self(1, 'pocket card', Sides::of(PaperSize::Pocket4By6->size()), 4),
+            new self(2, 'pocket card', Sides::of(PaperSize::Pocket3By4->size()), 4),
+        ];
     }
 
     /**

@@ -74,7 +74,7 @@ final readonly class MakingSteps
                 $this->lengths->number(Length::ofTicks($outer->x - ($isRight ? $page : 0))),
                 $this->lengths->full(Length::ofTicks($outer->y)),
                 1 === $design->form->pages() ? '' : ($isRight ? ', right page' : ', left page'),
-            ), [...([] === $block->mats ? [] : $parts), ...($block->kind->isCut() ? ['B'.$block->id] : [])], $block->id);
+            ), [...([] === $block->mats ? [] : $parts), ...(null !== $block->paper ? ['B'.$block->id] : [])], $block->id);
         }, $design->blocks);
     }
 

@@ -47,6 +47,7 @@ final class PageTest extends TestCase
         );
         self::assertSame(2, $design->with(['form' => Form::Spread])->pieces()[0]->each, 'two pages of paper');
         self::assertCount(2, $design->with(['paper' => null])->pieces(), 'a page that is there is not cut');
+        self::assertCount(2, $design->putting($design->block(3)->with(['paper' => null]))->pieces(), 'a title without paper is written on the page');
         self::assertEquals($design, KeptDesign::read(KeptDesign::of($design)));
     }
 

@@ -15,6 +15,7 @@ use Lottel\Core\Design\Layer;
 use Lottel\Core\Design\MadeAlike;
 use Lottel\Core\Design\MakingStep;
 use Lottel\Core\Design\MakingSteps;
+use Lottel\Core\Design\OnSheet;
 use Lottel\Core\Design\Resizing;
 use Lottel\Core\Design\Sides;
 use Lottel\Core\Design\StepInWork;
@@ -109,6 +110,17 @@ final class ResizingTest extends TestCase
         self::assertTrue(CutByDie::is('1 13/16 × 3/4', $gull, LengthUnit::Inch), 'a sixteenth is as good as exact');
         self::assertFalse(CutByDie::is('2 × 3/4, large', $gull, LengthUnit::Inch));
         self::assertFalse(CutByDie::is('', $gull, LengthUnit::Inch));
+    }
+
+    public function testBasesComeOutOfSheetsInPlainRows(): void
+    {
+        $letter = Designs::sides(136, 176);
+        self::assertSame(2, OnSheet::many($letter, Designs::sides(68, 176)), 'half of a letter sheet cut lengthwise');
+        self::assertSame(4, OnSheet::many($letter, Designs::sides(68, 88)), 'a quarter of one');
+        self::assertSame(4, OnSheet::sheets($letter, Designs::sides(68, 176), 8));
+        self::assertSame(5, OnSheet::sheets($letter, Designs::sides(68, 176), 9));
+        self::assertNull(OnSheet::sheets($letter, Designs::sides(137, 176), 1));
+        self::assertSame([0, 1], [OnSheet::many($letter, Designs::sides(176, 100), false), OnSheet::many($letter, Designs::sides(176, 100))]);
     }
 
     public function testHowFarCardsAreIsToldInARow(): void
