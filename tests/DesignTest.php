@@ -573,7 +573,8 @@ final class DesignTest extends RoomTestCase
         $tags = $this->begun(['form' => 'tag', 'quantity' => '10', 'size' => '2 × 4', 'paper' => 'Petrel']);
         self::assertEquals(['tag 32 × 64' => 10], $this->pieces($tags));
         $pockets = $this->begun(['form' => 'pocket page', 'quantity' => '2']);
-        self::assertSame([8, 8], array_map(static fn (DesignPiece $piece): int => $piece->quantity(2), $this->design($pockets)->pieces()), 'eight pockets a page');
+        $each = array_map(static fn (DesignPiece $piece): int => $piece->quantity(2), $this->design($pockets)->pieces());
+        self::assertSame([8, 8], $each, 'eight pockets a page');
         foreach (['strip', 'envelope liner', 'book page', 'two-page layout'] as $form) {
             $made = $this->begun(['form' => $form, 'quantity' => '1', 'size' => '6 × 8']);
             $this->get("/kits/{$made}/design");
@@ -646,6 +647,22 @@ final class DesignTest extends RoomTestCase
         $fields = ['words' => (string) $form->filter('[name=words]')->attr('value'), 'from' => (string) $form->filter('[name=from]')->attr('value')];
         $page = $this->postAndFollow("/kits/{$kit}/design/new", $fields);
         self::assertStringContainsString('8 ready', $page->filter('#part-base')->text(), 'they are what is taken');
+    }
+
+    public function testWhatWasReadyAndIsUsedIsNotToBePulledOnceMore(): void
+    {
+        $bases = $this->putInto('C2', 'White A2 top-fold bases, scored; ; 12; ; #f4f1ea; 4 1/4 × 11; 110 lb cover')[0];
+        $this->database()->executeStatement('UPDATE item SET parent_id = ? WHERE id = ?', [$this->white->id, $bases->id]);
+        $this->entities()->clear();
+        $kit = $this->planned('4 cards, A2, top fold');
+        $this->change($kit, 'base', ['paper' => 'White', 'quantity' => '4', 'size' => '4 1/4 × 5 1/2', 'fold' => 'top']);
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C2', 'needs' => [(string) $this->needId($kit, $bases)]]);
+        $fields = ['piece' => '1', 'of' => [(string) $bases->id], 'used_'.$bases->id => '1'];
+        self::assertStringContainsString('takes 1 White A2 top-fold bases', $this->get("/kits/{$kit}/make")->text());
+        $page = $this->postAndFollow("/kits/{$kit}/make/piece", $fields);
+        self::assertStringNotContainsString('To be cut', $page->text());
+        self::assertStringContainsString('All is cut', $this->get("/kits/{$kit}/cut")->text());
     }
 
     public function testWhatGoesWithItIsProposedWithItsReason(): void

@@ -5,20 +5,27 @@ declare(strict_types=1);
 namespace App\Cutting;
 
 use App\Catalogue\Item;
+use App\Database\Row;
 use App\Kits\Kit;
 use App\Log\LogBook;
 use App\Paper\OffcutHomes;
 use App\Stores\Place;
 use App\Stores\Rooms;
 use App\Stores\TrimmerColumns;
+use Doctrine\DBAL\Connection;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\CutStep;
 
 /** How a kit's cutting stands, and what is cut next. */
 final readonly class TableReading
 {
-    public function __construct(private CuttingOfKit $cutting, private LogBook $log, private Rooms $rooms, private OffcutHomes $homes)
-    {
+    public function __construct(
+        private CuttingOfKit $cutting,
+        private LogBook $log,
+        private Rooms $rooms,
+        private OffcutHomes $homes,
+        private Connection $database,
+    ) {
     }
 
     public function of(Kit $kit): CuttingTable
@@ -88,7 +95,10 @@ final readonly class TableReading
         uasort($open, static fn (SheetOnTable $a, SheetOnTable $b): int => $b->sheet()->isBegun() <=> $a->sheet()->isBegun() ?: $a->id <=> $b->id);
         foreach ($open as $number => $row) {
             $item = (int) $row->item->id;
-            $left[$item] ??= $this->log->quantity($item, (int) $kit->trayInUse()->id);
+            // What is ready may have been used since; it is not to be pulled once more.
+            $left[$item] ??= $row->sheet()->isReady()
+                ? Row::number($this->database->fetchOne('SELECT sum(taken) FROM need WHERE kit_id = ? AND item_id = ?', [$kit->id, $item]))
+                : $this->log->quantity($item, (int) $kit->trayInUse()->id);
             if ($left[$item] > 0) {
                 --$left[$item];
                 $here[$number] = $row;
