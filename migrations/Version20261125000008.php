@@ -23,6 +23,7 @@ final class Version20261125000008 extends AbstractMigration
             "ALTER TABLE piece ADD COLUMN wish VARCHAR(6) NOT NULL DEFAULT 'this' CHECK (wish IN ('this', 'near', 'scraps'))",
             'ALTER TABLE need ADD COLUMN for_design INTEGER NOT NULL DEFAULT 0 CHECK (for_design >= 0)',
             'ALTER TABLE kit ADD COLUMN sketch VARCHAR(40) DEFAULT NULL',
+            'CREATE INDEX item_colour ON item (kind, colour)',
             "CREATE TABLE pattern (
                 id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL,
                 name VARCHAR(120) NOT NULL CHECK (length(name) BETWEEN 1 AND 120),

@@ -167,7 +167,9 @@ final class DesignTest extends RoomTestCase
         self::assertStringContainsString('32 pieces', $page->filter('.board-sums')->text());
         self::assertStringContainsString('6 of 6 at hand', $page->filter('.board-sums')->text());
         self::assertStringContainsString('Buoy, the one warm colour, a tenth, is the accent.', $page->filter('.board-colours')->text());
-        self::assertStringContainsString('to cut 8 mats', $this->get("/kits/{$kit}")->text(), 'the papers stand on the list with their reason');
+        $list = $this->get("/kits/{$kit}")->text();
+        self::assertStringContainsString('to cut 8 mats', $list, 'the papers stand on the list with their reason');
+        self::assertMatchesRegularExpression('/White A2 envelopes.{0,40}for its design/su', $list, 'and so does what is taken besides');
         $this->assertInStep($kit);
     }
 
@@ -425,6 +427,11 @@ final class DesignTest extends RoomTestCase
             $this->post("/patterns/{$pattern}", $wrong + ['name' => 'No', 'quantity' => '1', '_form' => 'make-'.$pattern]);
             $this->assertCode(422);
         }
+        $this->database()->executeStatement("UPDATE item SET removed_at = '2026-01-01 00:00:00' WHERE id = ?", [$this->buoy->id]);
+        $this->entities()->clear();
+        $page = $this->postAndFollow("/patterns/{$pattern}", ['name' => 'Once more', 'quantity' => '2', '_form' => 'make-'.$pattern]);
+        self::assertStringContainsString('its paper is gone: Buoy card; choose another', $page->text(), 'a pattern whose papers are gone says so');
+        self::assertStringContainsString('Instead of Buoy', $this->get('/patterns')->text());
         $this->postAndFollow("/patterns/{$pattern}", ['remove' => '1']);
         self::assertStringContainsString('No pattern is kept yet', $this->get('/patterns')->text());
         $this->post("/patterns/{$pattern}", ['name' => 'No', 'quantity' => '1']);

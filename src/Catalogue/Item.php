@@ -20,6 +20,7 @@ use Lottel\Core\Upkeep\Hazard;
 #[ORM\Index(name: 'item_themes', columns: ['themes'])]
 #[ORM\Index(name: 'item_parent', columns: ['parent_id'])]
 #[ORM\Index(name: 'item_sheet', columns: ['kind', 'sheet_width'])]
+#[ORM\Index(name: 'item_colour', columns: ['kind', 'colour'])]
 class Item
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -42,6 +42,14 @@ final readonly class NamedPapers
         throw InvalidPieces::paperIsUnknown($words);
     }
 
+    /** @return list<string> what papers are called, for a field that a name is typed into */
+    public function names(): array
+    {
+        return Row::words($this->database->fetchFirstColumn(
+            "SELECT DISTINCT name FROM item WHERE +kind = 'paper' AND parent_id IS NULL AND removed_at IS NULL ORDER BY name LIMIT 400",
+        ));
+    }
+
     /** @return array<int, string> the papers that a person can choose from, by name */
     public function choices(): array
     {

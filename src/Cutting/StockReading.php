@@ -30,11 +30,13 @@ final readonly class StockReading
     public function of(Kit $kit, Item $paper, int $narrowest, PaperWish $wish = PaperWish::This): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "WITH few AS (
-                SELECT i.id FROM item i
+            "WITH own AS (
+                SELECT id FROM item WHERE id = :paper UNION SELECT id FROM item WHERE parent_id = :paper
+                UNION SELECT id FROM item WHERE kind IN ('paper', 'scrap', 'part-finished') AND colour IN (SELECT value FROM json_each(:colours))),
+             few AS (
+                SELECT i.id FROM own JOIN item i ON i.id = own.id
                 WHERE i.removed_at IS NULL AND i.tracking = 'count' AND i.kind IN ('paper', 'scrap', 'part-finished') AND i.outline IS NULL
                     AND i.sheet_width >= CAST(:narrowest AS INTEGER) AND i.sheet_height >= CAST(:narrowest AS INTEGER)
-                    AND (i.id = :paper OR i.parent_id = :paper OR (i.colour IN (SELECT value FROM json_each(:colours))))
                     AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND p.nature <> 'outside')
                 ORDER BY i.sheet_width * i.sheet_height DESC, i.id LIMIT ".self::MOST.")
              SELECT i.*,
@@ -62,7 +64,7 @@ final readonly class StockReading
         }
         $wanted = Lab::of(Srgb::ofHex($paper->colour));
         $known = Row::words($this->database->fetchFirstColumn(
-            "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished') AND removed_at IS NULL",
+            "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished')",
         ));
         $like = array_filter($known, static fn (string $hex): bool => Difference::between($wanted, Lab::of(Srgb::ofHex($hex))) <= $wish->tolerance());
 

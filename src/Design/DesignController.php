@@ -67,7 +67,7 @@ final class DesignController extends Page
         return $this->render('design/board.html.twig', [
             'kit' => $row,
             'board' => $board,
-            'papers' => $row->isClosed() ? [] : $this->papers->choices(),
+            'papers' => $row->isClosed() ? [] : $this->papers->names(),
             'grid' => self::grid($this->frame->isMetric()),
             'proposed' => $row->isClosed() ? [] : $this->propose->for($row, $board),
             'open' => $request->query->getString('open'),

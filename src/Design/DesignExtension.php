@@ -43,7 +43,7 @@ final class DesignExtension extends AbstractExtension
             new TwigFunction('small_design', $this->small(...), ['is_safe' => ['html']]),
             new TwigFunction('card_sizes', self::sizes(...)),
             new TwigFunction('folds', self::folds(...)),
-            new TwigFunction('paper_names', $this->papers->choices(...)),
+            new TwigFunction('paper_names', $this->papers->names(...)),
             new TwigFunction('sketch_of', fn (int $kit): ?string => $this->kits->one($kit)->sketch),
             new TwigFunction('starting_layouts', self::layouts(...)),
             new TwigFunction('layout_shapes', self::shapes(...), ['is_safe' => ['html']]),

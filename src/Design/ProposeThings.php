@@ -22,6 +22,11 @@ use Lottel\Core\Design\PlacedLayer;
 final readonly class ProposeThings
 {
     private const MOST_OF_EACH = 3;
+    /** Things that bring a colour of their own onto a card or page. */
+    private const COLOURED = "WHERE i.kind IN ('ink', 'embellishment', 'ribbon', 'paper') AND i.colour IS NOT NULL";
+
+    /** So many degrees of hue off is still harmony (common practice, no source). */
+    private const IN_HARMONY = 15.0;
     private const KINDS = ['stamp set', 'die', 'ink', 'embellishment', 'stencil'];
 
     public function __construct(private Connection $database, private KitReading $kits, private Frame $frame)
@@ -42,15 +47,26 @@ final readonly class ProposeThings
         return \array_slice(array_values($proposed), 0, 3 * self::MOST_OF_EACH);
     }
 
+    /** @return array<string, list<string>> themes by how an item keeps them */
+    private function knownThemes(): array
+    {
+        $known = [];
+        foreach ($this->database->fetchFirstColumn('SELECT DISTINCT themes FROM item WHERE removed_at IS NULL') as $kept) {
+            $known[Row::word($kept)] = (new Row(['themes' => $kept]))->texts('themes');
+        }
+
+        return $known;
+    }
+
     /**
      * @param list<NeedRow> $needs
      *
-     * @return list<string> in lower case
+     * @return list<string>
      */
     private function themes(KitRow $kit, array $needs): array
     {
         $said = mb_strtolower(implode(' ', [$kit->name, $kit->makes, $kit->occasion, $kit->note]));
-        $known = Row::words($this->database->fetchFirstColumn('SELECT DISTINCT t.value FROM item i, json_each(i.themes) t WHERE i.removed_at IS NULL'));
+        $known = array_unique(array_merge([], ...array_values($this->knownThemes())));
         $themes = array_filter($known, static fn (string $theme): bool => str_contains($said, rtrim(mb_strtolower($theme), 's')));
         foreach ($needs as $need) {
             array_push($themes, ...$need->thing->themes);
@@ -85,7 +101,8 @@ final readonly class ProposeThings
     private function companions(array $onList): array
     {
         return $this->read(
-            'JOIN companion c ON (c.item_id = i.id AND c.other_id IN (:on)) OR (c.other_id = i.id AND c.item_id IN (:on)) WHERE i.id NOT IN (:on)',
+            'WHERE i.id IN (SELECT other_id FROM companion WHERE item_id IN (:on) UNION SELECT item_id FROM companion WHERE other_id IN (:on))
+                AND i.id NOT IN (:on)',
             ['on' => $onList],
             static fn (): string => 'goes with what is on the list',
         );
@@ -99,9 +116,11 @@ final readonly class ProposeThings
      */
     private function ofTheme(array $themes, array $onList): array
     {
-        return [] === $themes ? [] : $this->read(
-            'WHERE i.kind IN (:kinds) AND i.id NOT IN (:on) AND EXISTS (SELECT 1 FROM json_each(i.themes) t WHERE t.value IN (:themes))',
-            ['on' => $onList, 'kinds' => self::KINDS, 'themes' => $themes],
+        $kept = array_filter($this->knownThemes(), static fn (array $own): bool => [] !== array_intersect($own, $themes));
+
+        return [] === $kept ? [] : $this->read(
+            'WHERE i.themes IN (:themes) AND i.kind IN (:kinds) AND i.id NOT IN (:on)',
+            ['on' => $onList, 'kinds' => self::KINDS, 'themes' => array_map(strval(...), array_keys($kept))],
             static fn (ThingLine $thing): string => 'of its theme: '.implode(', ', array_intersect($thing->themes, $themes)),
         );
     }
@@ -117,21 +136,21 @@ final readonly class ProposeThings
         if ([] === $palette) {
             return [];
         }
-        $things = [];
-        foreach ($this->things(
-            "WHERE i.kind IN ('ink', 'embellishment', 'ribbon', 'paper') AND i.parent_id IS NULL AND i.colour IS NOT NULL AND i.id NOT IN (:on)",
-            ['on' => $onList],
-            400,
-        ) as $thing) {
-            $things[$thing->id] = $thing;
+        $colours = [];
+        foreach ($this->database->fetchFirstColumn('SELECT DISTINCT i.colour FROM item i '.self::COLOURED) as $hex) {
+            $colours[Row::word($hex)] = Srgb::ofHex(Row::word($hex));
         }
-        $ranked = (new Balance())->rank($palette, array_map(static fn (ThingLine $thing): Srgb => Srgb::ofHex((string) $thing->colour), $things));
-        $helpful = array_filter($ranked, static fn (array $one): bool => [] !== $one['adds'] && $one['off'] <= 15.0);
+        $proposed = [];
+        foreach ((new Balance())->rank($palette, $colours) as $one) {
+            if ([] !== $one['adds'] && $one['off'] <= self::IN_HARMONY && \count($proposed) < self::MOST_OF_EACH) {
+                $why = 'would add '.implode(' and ', $one['adds']);
+                foreach ($this->things(self::COLOURED.' AND i.parent_id IS NULL AND i.colour IN (:colour) AND i.id NOT IN (:on)', ['colour' => [$one['key']], 'on' => $onList], 1) as $thing) {
+                    $proposed[] = new Proposed($thing, $why, true);
+                }
+            }
+        }
 
-        return array_map(
-            static fn (array $one): Proposed => new Proposed($things[$one['key']], 'would add '.implode(' and ', $one['adds']), true),
-            \array_slice(array_values($helpful), 0, self::MOST_OF_EACH),
-        );
+        return $proposed;
     }
 
     /**
@@ -156,7 +175,7 @@ final readonly class ProposeThings
         $types = array_map($typeOf, $values);
 
         return Row::each($this->database->fetchAllAssociative(
-            'SELECT DISTINCT '.ThingLine::COLUMNS.' FROM item i LEFT JOIN place h ON h.id = i.home_id '.$condition."
+            'SELECT '.ThingLine::COLUMNS.' FROM item i LEFT JOIN place h ON h.id = i.home_id '.$condition."
                 AND i.removed_at IS NULL AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id)
              ORDER BY i.used_at DESC, i.id LIMIT ".$most,
             $values,

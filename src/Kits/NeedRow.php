@@ -24,6 +24,7 @@ final readonly class NeedRow
         private int $wanted,
         public ?string $otherKits,
         public int $toCut,
+        public int $forDesign,
     ) {
     }
 
@@ -41,6 +42,7 @@ final readonly class NeedRow
             $row->int('wanted'),
             $row->textOrNull('other_kits'),
             $row->int('to_cut'),
+            $row->int('for_design'),
         );
     }
 

@@ -8,6 +8,7 @@ namespace Lottel\Core\Colour;
 final class Balance
 {
     private const LIGHTNESS_APART = 0.12;
+    private const OPPOSITE_WITHIN = 15;
 
     /**
      * Returns the things from the best to the worst, with how many degrees they are off harmony at the worst and why they help.
@@ -22,12 +23,14 @@ final class Balance
     public function rank(array $palette, array $things): array
     {
         $ranked = [];
+        $own = array_map(OkLch::of(...), $palette);
+        $hasNeutral = \in_array(Family::Neutral, array_map(Family::of(...), $palette), true);
         foreach ($things as $key => $colour) {
-            $off = 0.0;
-            foreach ($palette as $one) {
-                $off = max($off, Harmony::nearest($one, $colour)[1]);
-            }
-            $ranked[] = ['key' => $key, 'off' => round($off, 3), 'adds' => $this->adds($palette, $colour)];
+            $lch = OkLch::of($colour);
+            $harmonies = array_map(static fn (OkLch $one): array => Harmony::between($one, $lch), $own);
+            $off = max(0.0, ...array_column($harmonies, 1));
+            $isFirstNeutral = !$hasNeutral && Family::Neutral === Family::of($colour);
+            $ranked[] = ['key' => $key, 'off' => round($off, 3), 'adds' => $this->adds($own, $lch, $harmonies, $isFirstNeutral)];
         }
         usort(
             $ranked,
@@ -42,35 +45,24 @@ final class Balance
     }
 
     /**
-     * @param list<Srgb> $palette
+     * @param list<OkLch> $palette
+     * @param list<array{Harmony, float}> $harmonies of the thing with each of them
      *
      * @return list<string>
      */
-    private function adds(array $palette, Srgb $colour): array
+    private function adds(array $palette, OkLch $own, array $harmonies, bool $isFirstNeutral): array
     {
         if ([] === $palette) {
             return [];
         }
-        $own = OkLch::of($colour);
-        $lights = array_map(static fn (Srgb $one): float => OkLch::of($one)->l, $palette);
-        $adds = [];
-        if ($own->l > max($lights) + self::LIGHTNESS_APART) {
-            $adds[] = 'something light';
-        }
-        if ($own->l < min($lights) - self::LIGHTNESS_APART) {
-            $adds[] = 'something dark';
-        }
-        $families = array_map(static fn (Srgb $one): Family => Family::of($one), $palette);
-        if (Family::Neutral === Family::of($colour) && !\in_array(Family::Neutral, $families, true)) {
-            $adds[] = 'a resting neutral';
-        }
-        foreach ($palette as $one) {
-            if (Harmony::Complementary === Harmony::nearest($one, $colour)[0] && Harmony::nearest($one, $colour)[1] <= 15) {
-                $adds[] = 'an accent opposite the rest';
-                break;
-            }
-        }
+        $lights = array_map(static fn (OkLch $one): float => $one->l, $palette);
+        $isOpposite = [] !== array_filter($harmonies, static fn (array $one): bool => Harmony::Complementary === $one[0] && $one[1] <= self::OPPOSITE_WITHIN);
 
-        return $adds;
+        return array_values(array_filter([
+            $own->l > max($lights) + self::LIGHTNESS_APART ? 'something light' : null,
+            $own->l < min($lights) - self::LIGHTNESS_APART ? 'something dark' : null,
+            $isFirstNeutral ? 'a resting neutral' : null,
+            $isOpposite ? 'an accent opposite the rest' : null,
+        ]));
     }
 }

@@ -23,7 +23,16 @@ enum Harmony: string
      */
     public static function nearest(Srgb $one, Srgb $other): array
     {
-        [$first, $second] = [OkLch::of($one), OkLch::of($other)];
+        return self::between(OkLch::of($one), OkLch::of($other));
+    }
+
+    /**
+     * Returns the same of colours in OKLCh.
+     *
+     * @return array{self, float}
+     */
+    public static function between(OkLch $first, OkLch $second): array
+    {
         if (min($first->c, $second->c) < self::NEUTRAL_CHROMA) {
             return [self::Neutral, 0.0];
         }
