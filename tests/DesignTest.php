@@ -679,6 +679,7 @@ final class DesignTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}", ['name' => 'Seabird cards', 'makes' => '8 cards']);
         $page = $this->get("/kits/{$kit}/design");
         self::assertStringContainsString('of its theme: seabirds', $page->filter('.goes-with')->text());
+        self::assertStringNotContainsString('seabirds', $page->filter('.board-colours')->text(), 'a theme balances no colours');
         $this->postAndFollow("/kits/{$kit}/design/things", ['item' => (string) $stamps->id, 'role' => 'beside', 'revision' => (string) $this->revision($kit)]);
         self::assertSame(1, $this->wanted($kit, $stamps), 'a stamp set is wanted once');
         self::assertStringContainsString('Gull dies', $this->get("/kits/{$kit}/design")->filter('.goes-with')->text());

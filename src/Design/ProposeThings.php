@@ -25,6 +25,8 @@ final readonly class ProposeThings
     /** Things that bring a colour of their own onto a card or page. */
     private const COLOURED = "WHERE i.kind IN ('ink', 'embellishment', 'ribbon', 'paper') AND i.colour IS NOT NULL";
 
+    private const OF_COLOUR = self::COLOURED.' AND i.parent_id IS NULL AND i.colour IN (:colour) AND i.id NOT IN (:on)';
+
     /** So many degrees of hue off is still harmony (common practice, no source). */
     private const IN_HARMONY = 15.0;
     private const KINDS = ['stamp set', 'die', 'ink', 'embellishment', 'stencil'];
@@ -144,9 +146,10 @@ final readonly class ProposeThings
         foreach ((new Balance())->rank($palette, $colours) as $one) {
             if ([] !== $one['adds'] && $one['off'] <= self::IN_HARMONY && \count($proposed) < self::MOST_OF_EACH) {
                 $why = 'would add '.implode(' and ', $one['adds']);
-                foreach ($this->things(self::COLOURED.' AND i.parent_id IS NULL AND i.colour IN (:colour) AND i.id NOT IN (:on)', ['colour' => [$one['key']], 'on' => $onList], 1) as $thing) {
-                    $proposed[] = new Proposed($thing, $why, true);
-                }
+                array_push($proposed, ...array_map(
+                    static fn (ThingLine $thing): Proposed => new Proposed($thing, $why, true),
+                    $this->things(self::OF_COLOUR, ['colour' => [$one['key']], 'on' => $onList], 1),
+                ));
             }
         }
 
