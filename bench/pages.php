@@ -82,18 +82,21 @@ foreach ($pages as $name => $paths) {
 $uuid = static fn (): string => sprintf('%08x-%04x-4%03x-8%03x-%012x', random_int(0, 0xFFFFFFFF), random_int(0, 0xFFFF), random_int(0, 0xFFF), random_int(0, 0xFFF), random_int(0, 0xFFFFFFFFFFFF));
 // A design with four papers: its board, the drawing while one types, and a change after which pieces, cuts and list are planned anew.
 [, , $answer] = $ask('/kits', http_build_query(['_request' => $uuid(), 'name' => '12 cards A2, top fold, mat 1/16, panel 4 × 5 1/4, strip 3 × 3/4']));
-preg_match('#/kits/(\d+)/design#', $answer, $m) || exit(1);
+if (1 !== preg_match('#/kits/(\d+)/design#', $answer, $m)) {
+    exit(1);
+}
 $board = "/kits/{$m[1]}/design";
 $revision = static function () use ($ask, $board): string {
-    preg_match('/name="revision" value="(\d+)"/', $ask($board)[2], $m) || exit(1);
-
-    return $m[1];
+    return 1 === preg_match('/name="revision" value="(\d+)"/', $ask($board)[2], $m) ? $m[1] : '';
 };
 preg_match_all('/<option value="([^"]{6,})">/', $ask($board)[2], $papers);
+$chosen = [];
 foreach (['L1' => ['reveal' => '1/16'], 'L2' => ['size' => '4 × 5 1/4'], 'L3' => ['size' => '3 × 3/4']] as $part => $fields) {
     $paper = html_entity_decode($papers[1][(int) substr($part, 1) * 7]);
     [$status] = $ask("{$board}/parts/{$part}", http_build_query($fields + ['_request' => $uuid(), 'revision' => $revision(), 'paper' => $paper, 'wish' => 'near']));
-    303 === $status || exit(1);
+    if (303 !== $status) {
+        exit(1);
+    }
     $chosen[$part] = $paper;
 }
 $changes = [
@@ -107,8 +110,10 @@ $changes = [
 ];
 foreach ($changes as $name => $change) {
     $times = [];
+    $size = 0;
     for ($i = 0; $i < $requests; ++$i) {
         [$status, $milliseconds, $body] = $change($i);
+        $size = strlen($body);
         if (!in_array($status, [200, 303], true)) {
             fwrite(STDERR, "{$name}: answered {$status}\n");
             exit(1);
@@ -116,7 +121,7 @@ foreach ($changes as $name => $change) {
         $times[] = $milliseconds;
     }
     sort($times);
-    printf("| %s | %.1f | %.1f | %.0f |\n", $name, $times[intdiv(count($times), 2)], $times[(int) ceil(0.95 * count($times)) - 1], strlen($body) / 1024);
+    printf("| %s | %.1f | %.1f | %.0f |\n", $name, $times[intdiv(count($times), 2)], $times[(int) ceil(0.95 * count($times)) - 1], $size / 1024);
 }
 printf("\nThe slowest page at the 95th percentile: %.1f ms.\n", $worst);
 unlink($jar);
