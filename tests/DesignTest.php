@@ -675,6 +675,8 @@ final class DesignTest extends RoomTestCase
     public function testWhatGoesWithItIsProposedWithItsReason(): void
     {
         [$stamps] = $this->putInto('C1', 'Gulls; ; 1; seabirds', 'Gull dies; ; 1; seabirds');
+        $empty = $this->planned('2 seabird cards, A2, flat');
+        self::assertStringContainsString('Gulls', $this->get("/kits/{$empty}/design")->filter('.goes-with')->text(), 'also where nothing is on the list yet');
         $kit = $this->card();
         $this->postAndFollow("/kits/{$kit}", ['name' => 'Seabird cards', 'makes' => '8 cards']);
         $page = $this->get("/kits/{$kit}/design");

@@ -23,19 +23,16 @@ use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Design\Layer;
 use Lottel\Core\Design\ListedPiece;
 use Lottel\Core\Design\PageCheck;
+use Lottel\Core\Design\PageGrid;
 use Lottel\Core\Design\Painted;
 use Lottel\Core\Design\PaperChoice;
 use Lottel\Core\Design\SeenAreas;
 use Lottel\Core\Design\Sides;
 use Lottel\Core\Design\Thing;
-use Lottel\Core\Measure\Length;
 
 /** Puts together what a kit's board shows: the design, its papers, where its pieces come from, its colours, its envelope. */
 final readonly class BoardReading
 {
-    /** How near to an edge of its page a block may come (common practice, no source). */
-    public const MARGIN = Length::TICKS_PER_INCH / 2;
-
     public function __construct(
         private Connection $database,
         private Designs $designs,
@@ -69,11 +66,11 @@ final readonly class BoardReading
             $design->form->hasLayers() ? $design->front() : [],
             $this->things((int) $kit->id, $design),
             $design->form->isPosted() ? $this->envelopes->for($design) : [],
-            PageCheck::of($design, self::MARGIN),
+            PageCheck::of($design, PageGrid::MARGIN),
             $papers,
             $colours,
             $uncoloured,
-            $design->form->hasLayers() ? $this->thickness->of($design) : 0,
+            $design->form->hasLayers() ? $this->thickness->of($design)[0] : 0,
             $table,
             [] === $design->target ? [] : $this->targets($design, $colours),
         );

@@ -20,11 +20,11 @@ use Lottel\Core\Design\FoamSquares;
 use Lottel\Core\Design\Fold;
 use Lottel\Core\Design\Form;
 use Lottel\Core\Design\ListedPiece;
+use Lottel\Core\Design\PageGrid;
 use Lottel\Core\Design\StartingLayout;
 use Lottel\Core\Design\Thing;
 use Lottel\Core\Design\ThingRole;
 use Lottel\Core\Kit\Makes;
-use Lottel\Core\Measure\Length;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -68,7 +68,7 @@ final class DesignController extends Page
             'kit' => $row,
             'board' => $board,
             'papers' => $row->isClosed() ? [] : $this->papers->names(),
-            'grid' => self::grid($this->frame->isMetric()),
+            'grid' => PageGrid::step($this->frame->measure()),
             'proposed' => $row->isClosed() ? [] : $this->propose->for($row, $board),
             'open' => $request->query->getString('open'),
             'lit' => $this->lit($board),
@@ -131,11 +131,6 @@ final class DesignController extends Page
         }, fn (Problem $problem): Response => $this->page($request, $id, $problem));
     }
 
-    public static function grid(bool $isMetric): int
-    {
-        return $isMetric ? 5 * Length::TICKS_PER_MILLIMETRE : intdiv(Length::TICKS_PER_INCH, 8);
-    }
-
     private function chosen(Input $input): Design
     {
         $form = $input->choice('form', Form::class);
@@ -160,7 +155,7 @@ final class DesignController extends Page
 
             return $design;
         }
-        $blocks = $layout->blocks($finished, self::grid($this->frame->isMetric()));
+        $blocks = $layout->blocks($finished, PageGrid::step($this->frame->measure()));
 
         return $design->with(['blocks' => $blocks, 'next' => \count($blocks) + 1]);
     }

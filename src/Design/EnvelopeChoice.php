@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Design;
 
+use Lottel\Core\Design\EnvelopeFit;
 use Lottel\Core\Measure\Size;
 
 /** An envelope of the room, and whether it takes a card. */

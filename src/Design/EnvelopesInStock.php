@@ -8,20 +8,13 @@ use App\Catalogue\SheetColumns;
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Design\Design;
-use Lottel\Core\Design\Posting;
+use Lottel\Core\Design\EnvelopeFit;
 use Lottel\Core\Design\Sides;
 use Lottel\Core\Kit\Availability;
-use Lottel\Core\Measure\Length;
 
 /** The envelopes that are there, and how a card goes into them. */
 final readonly class EnvelopesInStock
 {
-    /**
-     * What is left around a card that goes in easily, besides its thickness. Tightly goes in what does so at its edges, where no foam
-     * makes it thicker (common practice, no source).
-     */
-    private const CLEARANCE = Length::TICKS_PER_INCH / 16;
-
     public function __construct(private Connection $database, private ThicknessReading $thickness)
     {
     }
@@ -29,16 +22,13 @@ final readonly class EnvelopesInStock
     /** @return list<EnvelopeChoice> the best first: the smallest of those that take it, with enough of it; those that are too small last */
     public function for(Design $design): array
     {
-        $thick = $this->thickness->of($design);
-        $easy = Posting::needed($design->finished, self::CLEARANCE, $thick);
-        $tight = Posting::needed($design->finished, 0, $this->thickness->withoutFoam($design));
+        [$thick, $edge] = $this->thickness->of($design);
         $choices = [];
         foreach ($this->rows() as $row) {
             $size = SheetColumns::read($row)->size;
             if (null === $size) {
                 continue;
             }
-            $sides = Sides::of($size);
             $choices[] = new EnvelopeChoice(
                 $row->int('id'),
                 $row->text('name'),
@@ -47,7 +37,7 @@ final readonly class EnvelopesInStock
                 $row->textOrNull('address'),
                 $row->intOrNull('home_id'),
                 (new Availability($row->int('stored'), 0, $row->int('wanted')))->free(),
-                $easy->fitsIn($sides) ? EnvelopeFit::Takes : ($tight->fitsIn($sides) ? EnvelopeFit::Tight : EnvelopeFit::TooSmall),
+                EnvelopeFit::of(Sides::of($size), $design->finished, $thick, $edge),
             );
         }
         usort($choices, static fn (EnvelopeChoice $a, EnvelopeChoice $b): int => self::rank($a, $design) <=> self::rank($b, $design));

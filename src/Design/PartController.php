@@ -18,6 +18,7 @@ use Lottel\Core\Design\EqualGutters;
 use Lottel\Core\Design\InvalidDesign;
 use Lottel\Core\Design\LayerKind;
 use Lottel\Core\Design\ListedPiece;
+use Lottel\Core\Design\PageGrid;
 use Lottel\Core\Design\PageTurn;
 use Lottel\Core\Design\Sides;
 use Lottel\Core\Design\StartingLayout;
@@ -94,7 +95,7 @@ final class PartController extends Page
 
         return $this->render('design/_drawing.html.twig', [
             'board' => $board,
-            'grid' => DesignController::grid($this->frame->isMetric()),
+            'grid' => PageGrid::step($this->frame->measure()),
             'is_preview' => true,
         ]);
     }
@@ -108,7 +109,7 @@ final class PartController extends Page
             $down = $input->whole('down', -self::MOST_TICKS, self::MOST_TICKS);
             $number = $input->whole('block', 1, self::MOST_TICKS);
             $input->check();
-            $grid = DesignController::grid($this->frame->isMetric());
+            $grid = PageGrid::step($this->frame->measure());
             $design = ($this->change)(
                 $this->kits->one($id),
                 $this->seen($input),
@@ -131,7 +132,7 @@ final class PartController extends Page
             ($this->change)($this->kits->one($id), $this->seen($input), fn (Design $design): Design => match (true) {
                 null !== $paper => $design->matted($paper),
                 null !== $layout => $this->begun($design, $layout),
-                'gutters' === $do => (new EqualGutters($gutter, BoardReading::MARGIN))->on($design),
+                'gutters' === $do => (new EqualGutters($gutter, PageGrid::MARGIN))->on($design),
                 'mirror' === $do => PageTurn::mirrored($design),
                 'flip' === $do => PageTurn::flipped($design),
                 default => PageTurn::turned($design),
@@ -155,7 +156,7 @@ final class PartController extends Page
         $next = $design->next;
         $blocks = array_map(
             static fn (Block $block): Block => $block->with(['id' => $next + $block->id]),
-            $layout->blocks($design->finished, DesignController::grid($this->frame->isMetric())),
+            $layout->blocks($design->finished, PageGrid::step($this->frame->measure())),
         );
 
         return $design->with(['blocks' => $blocks, 'next' => $next + \count($blocks) + 1]);

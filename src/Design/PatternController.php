@@ -12,6 +12,7 @@ use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\Design;
+use Lottel\Core\Design\PageGrid;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -79,7 +80,7 @@ final class PatternController extends Page
             $finished = $input->isEmpty('size') ? null : $this->parts->sides($input, 'size');
             $papers = $this->papers($input, $kept->design());
             $input->check();
-            $kit = $make($step, $kept, $name, $quantity, $finished, $papers, DesignController::grid($this->frame->isMetric()));
+            $kit = $make($step, $kept, $name, $quantity, $finished, $papers, PageGrid::step($this->frame->measure()));
 
             return Outcome::undoable(
                 $this->generateUrl('design', ['id' => $kit->id]),

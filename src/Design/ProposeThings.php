@@ -22,6 +22,9 @@ use Lottel\Core\Design\PlacedLayer;
 final readonly class ProposeThings
 {
     private const MOST_OF_EACH = 3;
+    private const CUTS = "SELECT id, json_extract(details, '$.\"cut sizes\"') FROM item
+        WHERE kind = 'die' AND removed_at IS NULL AND json_extract(details, '$.\"cut sizes\"') IS NOT NULL";
+
     /** Things that bring a colour of their own onto a card or page. */
     private const COLOURED = "WHERE i.kind IN ('ink', 'embellishment', 'ribbon', 'paper') AND i.colour IS NOT NULL";
 
@@ -39,7 +42,8 @@ final readonly class ProposeThings
     public function for(KitRow $kit, Board $board): array
     {
         $needs = $this->kits->needs($kit->id);
-        $onList = array_map(static fn (NeedRow $need): int => $need->thing->id, $needs);
+        // A list without a number in it would exclude everything.
+        $onList = [0, ...array_map(static fn (NeedRow $need): int => $need->thing->id, $needs)];
         $themes = $this->themes($kit, $needs);
         $proposed = [];
         foreach ([...$this->dies($board), ...$this->companions($onList), ...$this->ofTheme($themes, $onList), ...$this->balancing($board, $onList)] as $one) {
@@ -81,18 +85,21 @@ final readonly class ProposeThings
     private function dies(Board $board): array
     {
         $wanted = array_filter($board->front, static fn (PlacedLayer $placed): bool => LayerKind::DieCut === $placed->layer->kind);
-        $proposed = [];
-        foreach ([] === $wanted ? [] : $this->things("WHERE i.kind = 'die' AND json_extract(i.details, '$.\"cut sizes\"') IS NOT NULL", [], 400) as $die) {
-            $sizes = Row::word($this->database->fetchOne("SELECT json_extract(details, '$.\"cut sizes\"') FROM item WHERE id = ?", [$die->id]));
+        $cutsOf = [] === $wanted ? [] : $this->database->fetchAllKeyValue(self::CUTS);
+        $cut = [];
+        foreach ($cutsOf as $die => $sizes) {
             foreach ($wanted as $placed) {
-                if (CutByDie::is($sizes, $placed->at->sides(), $this->frame->measure())) {
-                    $proposed[] = new Proposed($die, 'cuts the '.$placed->layer->name);
-                    break;
+                if (CutByDie::is(Row::word($sizes), $placed->at->sides(), $this->frame->measure())) {
+                    $cut[(int) $die] ??= 'cuts the '.$placed->layer->name;
                 }
             }
         }
 
-        return \array_slice($proposed, 0, self::MOST_OF_EACH);
+        return [] === $cut ? [] : $this->read(
+            'WHERE i.id IN (:dies)',
+            ['dies' => array_keys($cut)],
+            static fn (ThingLine $die): string => $cut[$die->id],
+        );
     }
 
     /**

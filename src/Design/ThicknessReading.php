@@ -9,73 +9,39 @@ use App\Database\Row;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Design\Design;
-use Lottel\Core\Design\PaperChoice;
-use Lottel\Core\Design\PlacedLayer;
-use Lottel\Core\Design\Posting;
-use Lottel\Core\Measure\Length;
-use Lottel\Core\Paper\Surface;
+use Lottel\Core\Design\Thickness;
 
-/** About how thick a card is, from the weights of its papers. */
+/** About how thick a card is, from what its papers weigh. */
 final readonly class ThicknessReading
 {
-    /** Foam as it is sold for cards (common practice, no source). */
-    public const FOAM = 2 * Length::TICKS_PER_MILLIMETRE;
-
-    /** Card whose weight nobody has said: 80 lb cover (common practice, no source). */
-    private const USUAL_GSM = 216.0;
-
     public function __construct(private Connection $database)
     {
     }
 
-    /** Returns it in ticks where it is thickest, an estimate. */
-    public function of(Design $design): int
+    /** @return array{int, int} in ticks where it is thickest, and at its edges; estimates */
+    public function of(Design $design): array
     {
-        return $this->with($design, self::FOAM);
-    }
+        $weights = $this->weights($design->papers());
 
-    /** Returns it in ticks without the foam under its layers, an estimate. */
-    public function withoutFoam(Design $design): int
-    {
-        return $this->with($design, 0);
-    }
-
-    private function with(Design $design, int $foam): int
-    {
-        $papers = $this->ofPapers($design->papers());
-        $of = static fn (?PaperChoice $paper): int => $papers[$paper->item ?? 0] ?? self::thick(self::USUAL_GSM);
-        $front = $design->front();
-
-        return Posting::thickness(
-            $design->fold,
-            array_map(static fn (PlacedLayer $placed) => $placed->layer, $front),
-            $of($design->paper),
-            array_map(static fn (PlacedLayer $placed): int => $of($placed->layer->paper), $front),
-            $foam,
-        );
+        return [Thickness::of($design, $weights), Thickness::of($design, $weights, true)];
     }
 
     /**
      * @param list<int> $items
      *
-     * @return array<int, int> in ticks, of those whose weight is known
+     * @return array<int, float> in g/m², of those that are known
      */
-    private function ofPapers(array $items): array
+    private function weights(array $items): array
     {
-        $thick = [];
+        $weights = [];
         foreach ($this->database->fetchAllAssociative('SELECT * FROM item WHERE id IN (?)', [$items], [ArrayParameterType::INTEGER]) as $columns) {
             $row = new Row($columns);
             $weight = SheetColumns::read($row)->weight;
             if (null !== $weight) {
-                $thick[$row->int('id')] = self::thick($weight->gsm());
+                $weights[$row->int('id')] = $weight->gsm();
             }
         }
 
-        return $thick;
-    }
-
-    private static function thick(float $gsm): int
-    {
-        return Surface::Smooth->thickness($gsm)->ticks;
+        return $weights;
     }
 }

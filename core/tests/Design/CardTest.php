@@ -9,6 +9,7 @@ use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Design\DesignPieces;
+use Lottel\Core\Design\EnvelopeFit;
 use Lottel\Core\Design\Fold;
 use Lottel\Core\Design\Form;
 use Lottel\Core\Design\InvalidDesign;
@@ -18,11 +19,13 @@ use Lottel\Core\Design\PaperChoice;
 use Lottel\Core\Design\Posting;
 use Lottel\Core\Design\Rect;
 use Lottel\Core\Design\Sides;
+use Lottel\Core\Design\Thickness;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Paper\Envelope;
 use Lottel\Core\Paper\IsoSize;
 use Lottel\Core\Paper\PaperSize;
+use Lottel\Core\Paper\Surface;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -201,6 +204,28 @@ final class CardTest extends TestCase
         self::assertSame('C6', $smallest(CardSize::A2->sides(), 1), 'exactly as large is enough, and a tick more is not');
         self::assertNull($smallest(Sides::of(PaperSize::Layout->size()), 0));
         self::assertSame('first', Posting::envelope(['first' => new Sides(4, 6), 'second' => new Sides(6, 4)], new Sides(4, 4)));
+    }
+
+    /** An A2 card of 80 lb cover in the trade's A2 envelope: alone it goes in easily, on foam only just (common practice, no source). */
+    public function testFoamMakesItTight(): void
+    {
+        $envelope = Designs::sides(70, 92);
+        $fit = static fn (Design $design): EnvelopeFit => EnvelopeFit::of(
+            $envelope,
+            $design->finished,
+            Thickness::of($design, [1 => 216.0]),
+            Thickness::of($design, [1 => 216.0], true),
+        );
+        $plain = new Design(Form::Card, 1, Designs::sides(68, 88), Fold::Top, new PaperChoice(1));
+        self::assertSame(EnvelopeFit::Takes, $fit($plain));
+        self::assertSame(EnvelopeFit::Tight, $fit(Designs::card()));
+        self::assertSame(EnvelopeFit::TooSmall, $fit($plain->with(['finished' => Designs::sides(70, 88)])));
+        self::assertSame(
+            2 * Surface::Smooth->thickness(216)->ticks,
+            Thickness::of($plain, []),
+            'of a paper whose weight nobody has said the usual one is taken',
+        );
+        self::assertGreaterThan(Thickness::of($plain, [1 => 120.0]), Thickness::of($plain, [1 => 300.0]));
     }
 
     public function testASizeKnowsItsName(): void
