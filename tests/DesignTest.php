@@ -408,7 +408,7 @@ final class DesignTest extends RoomTestCase
     public function testAPatternIsKeptMadeAgainAndTakenBackInto(): void
     {
         $kit = $this->card();
-        $this->postAndFollow("/kits/{$kit}/design/pattern", ['name' => 'Harbour mail', 'revision' => '1']);
+        $this->postAndFollow("/kits/{$kit}/design/pattern", ['name' => 'Harbour mail', 'revision' => (string) $this->revision($kit)]);
         $pattern = $this->number('SELECT max(id) FROM pattern');
         self::assertStringContainsString('As in its pattern “Harbour mail”', $this->get("/kits/{$kit}/design")->text());
         $fields = ['name' => 'More mail', 'quantity' => '5', 'size' => '5 × 7', 'instead_'.$this->petrel->id => 'Buoy', '_form' => 'make-'.$pattern];
@@ -421,22 +421,25 @@ final class DesignTest extends RoomTestCase
         $this->assertInStep($again);
 
         $this->change($again, 'L3', ['size' => '4 × 1', 'paper' => 'White']);
-        $this->postAndFollow("/kits/{$again}/design/take-back");
+        $this->post("/kits/{$again}/design/take-back", ['revision' => '1']);
+        $this->assertCode(409, 'what somebody has changed since is not taken back unseen');
+        $this->postAndFollow("/kits/{$again}/design/take-back", ['revision' => (string) $this->revision($again)]);
         self::assertEquals($this->design($again), $this->service(Designs::class)->pattern($pattern)->design());
         foreach ([['size' => '1/16 × 1/16'], ['quantity' => '0'], ['name' => ''], ['instead_'.$this->buoy->id => 'Chartreuse']] as $wrong) {
             $this->post("/patterns/{$pattern}", $wrong + ['name' => 'No', 'quantity' => '1', '_form' => 'make-'.$pattern]);
             $this->assertCode(422);
         }
-        $this->database()->executeStatement("UPDATE item SET removed_at = '2026-01-01 00:00:00' WHERE id = ?", [$this->buoy->id]);
+        $this->database()->executeStatement("UPDATE item SET removed_at = '2026-01-01 00:00:00' WHERE id IN (?, ?)", [$this->buoy->id, $this->envelopes->id]);
         $this->entities()->clear();
         $page = $this->postAndFollow("/patterns/{$pattern}", ['name' => 'Once more', 'quantity' => '2', '_form' => 'make-'.$pattern]);
         self::assertStringContainsString('its paper is gone: Buoy card; choose another', $page->text(), 'a pattern whose papers are gone says so');
+        self::assertStringContainsString('1 thing of this design is not in the catalogue any more.', $page->text());
         self::assertStringContainsString('Instead of Buoy', $this->get('/patterns')->text());
         $this->postAndFollow("/patterns/{$pattern}", ['remove' => '1']);
         self::assertStringContainsString('No pattern is kept yet', $this->get('/patterns')->text());
         $this->post("/patterns/{$pattern}", ['name' => 'No', 'quantity' => '1']);
         $this->assertCode(404);
-        $this->post("/kits/{$again}/design/take-back");
+        $this->post("/kits/{$again}/design/take-back", ['revision' => (string) $this->revision($again)]);
         $this->assertCode(404);
     }
 
@@ -465,7 +468,7 @@ final class DesignTest extends RoomTestCase
     public function testWhatTheBenchTookOtherwiseIsTakenIntoTheDesignAndItsPattern(): void
     {
         $kit = $this->card('4');
-        $this->postAndFollow("/kits/{$kit}/design/pattern", ['name' => 'Harbour mail']);
+        $this->postAndFollow("/kits/{$kit}/design/pattern", ['name' => 'Harbour mail', 'revision' => (string) $this->revision($kit)]);
         $this->postAndFollow("/kits/{$kit}/pull");
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C4', 'needs' => [(string) $this->needId($kit, $this->foam)]]);
         $this->postAndFollow("/kits/{$kit}/make/use", ['item' => (string) $this->foam->id, 'quantity' => '5']);
@@ -475,7 +478,7 @@ final class DesignTest extends RoomTestCase
         $page = $this->postAndFollow("/kits/{$kit}/make/into-design");
         self::assertStringContainsString('Taken into the design: 1 thing.', $page->text());
         self::assertSame([5, 20], [$this->design($kit)->thing((int) $this->foam->id)?->each, $this->wanted($kit, $this->foam)]);
-        $this->postAndFollow("/kits/{$kit}/design/take-back");
+        $this->postAndFollow("/kits/{$kit}/design/take-back", ['revision' => (string) $this->revision($kit)]);
         $pattern = $this->service(Designs::class)->pattern($this->number('SELECT max(id) FROM pattern'));
         self::assertSame(5, $pattern->design()->thing((int) $this->foam->id)?->each);
         $this->post("/kits/{$kit}/make/into-design");

@@ -29,9 +29,9 @@ final readonly class DrawDesigns
     {
         $words = $chapter->text('design');
         $design = DesignWords::read($words, LengthUnit::Inch)->design ?? throw new \LogicException('The story speaks of a design that can be read: '.$words);
-        ($this->begin)($kit, $this->papered($this->laidOut($design, $chapter), $chapter));
+        $begun = ($this->begin)($kit, $this->papered($this->laidOut($design, $chapter), $chapter));
         if ($chapter->has('pattern')) {
-            ($this->keep)($step, $kit, $chapter->text('pattern'));
+            ($this->keep)($step, $kit, $begun->revision, $chapter->text('pattern'));
         }
     }
 

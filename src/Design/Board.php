@@ -52,6 +52,12 @@ final readonly class Board
         return null !== $this->pattern && KeptDesign::of($this->pattern->design()) === KeptDesign::of($this->design);
     }
 
+    /** How many things it speaks of that are not in the catalogue any more, so that they are not on the list. */
+    public function goneThings(): int
+    {
+        return \count($this->design->things) - \count($this->things);
+    }
+
     /** The envelope that is chosen; null where none is. */
     public function envelope(): ?EnvelopeChoice
     {

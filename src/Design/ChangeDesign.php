@@ -31,10 +31,7 @@ final readonly class ChangeDesign
     public function __invoke(Kit $kit, int $seen, callable $change): Design
     {
         $kit->checkOpen();
-        $row = $this->designs->one($kit);
-        if ($row->revision !== $seen) {
-            throw StepRefused::designChanged();
-        }
+        $row = $this->designs->asSeen($kit, $seen);
         $before = $row->design();
         $row->put(($this->suit)($change($before)->checked(), $before));
         $this->entities->flush();

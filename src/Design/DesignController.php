@@ -32,7 +32,6 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The board of a kit: its design as a whole, and what it takes besides paper. */
 final class DesignController extends Page
 {
-    public const MOST_REVISION = 1_000_000_000;
     private const USUAL_NUMBER = 8;
 
     public function __construct(
@@ -97,7 +96,7 @@ final class DesignController extends Page
     public function change(Request $request, int $id, ChangeDesign $change): Response
     {
         return $this->write($request, function (Input $input) use ($id, $change): Outcome {
-            $change($this->kits->one($id), $this->seen($input), function (Design $design) use ($input): Design {
+            $change($this->kits->one($id), $this->parts->seen($input), function (Design $design) use ($input): Design {
                 $changed = $this->parts->whole($input, $design);
                 $input->check();
 
@@ -117,7 +116,7 @@ final class DesignController extends Page
             $role = $input->choice('role', ThingRole::class);
             $isOff = $input->isTicked('off');
             $input->check();
-            $change($this->kits->one($id), $this->seen($input), static function (Design $design) use ($item, $role, $isOff): Design {
+            $change($this->kits->one($id), $this->parts->seen($input), static function (Design $design) use ($item, $role, $isOff): Design {
                 $each = match (true) {
                     ThingRole::Envelope === $role => 1,
                     ThingRole::Foam === $role => max(1, FoamSquares::onCard($design)),
@@ -172,14 +171,6 @@ final class DesignController extends Page
         }
 
         return [$read->design, $read->sentence()];
-    }
-
-    private function seen(Input $input): int
-    {
-        $seen = $input->whole('revision', 1, self::MOST_REVISION);
-        $input->check();
-
-        return $seen;
     }
 
     private function done(int $id, string $said, string $open = ''): Outcome

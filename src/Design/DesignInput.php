@@ -26,12 +26,22 @@ use Lottel\Core\Measure\Length;
 /** Reads the parts of a design out of forms. */
 final readonly class DesignInput
 {
+    private const MOST_REVISION = 1_000_000_000;
     private const MOST_NAME = 40;
     private const MOST_MM = 1500;
     private const MOST_EACH = 100;
 
     public function __construct(private NamedPapers $papers, private Items $items)
     {
+    }
+
+    /** The revision of the design that the person has seen. */
+    public function seen(Input $input): int
+    {
+        $seen = $input->whole('revision', 1, self::MOST_REVISION);
+        $input->check();
+
+        return $seen;
     }
 
     /** A paper as it is called, and what else will do; null where nothing was typed. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Design;
 
 use App\Kits\Kit;
+use App\Steps\StepRefused;
 use App\Steps\Unknown;
 use Doctrine\ORM\EntityManagerInterface;
 
@@ -24,6 +25,19 @@ final readonly class Designs
     public function one(Kit $kit): DesignOfKit
     {
         return $this->of($kit) ?? throw Unknown::design($kit->name);
+    }
+
+    /**
+     * @param int $seen the revision that the person has seen
+     *
+     * @throws StepRefused if somebody has changed it since
+     * @throws Unknown if it has none
+     */
+    public function asSeen(Kit $kit, int $seen): DesignOfKit
+    {
+        $row = $this->one($kit);
+
+        return $row->revision === $seen ? $row : throw StepRefused::designChanged();
     }
 
     /** @throws Unknown if there is no such pattern */

@@ -6,6 +6,7 @@ namespace App\Design;
 
 use App\Kits\Kit;
 use App\Steps\Step;
+use App\Steps\StepRefused;
 use App\Steps\Unknown;
 use Doctrine\ORM\EntityManagerInterface;
 
@@ -16,10 +17,15 @@ final readonly class KeepPattern
     {
     }
 
-    /** @throws Unknown if the kit has no design */
-    public function __invoke(Step $step, Kit $kit, string $name): Pattern
+    /**
+     * @param int $seen the revision that the person has seen
+     *
+     * @throws StepRefused if somebody has changed it since
+     * @throws Unknown if the kit has no design
+     */
+    public function __invoke(Step $step, Kit $kit, int $seen, string $name): Pattern
     {
-        $row = $this->designs->one($kit);
+        $row = $this->designs->asSeen($kit, $seen);
         $pattern = new Pattern($name, $row->design(), $step->at);
         $this->entities->persist($pattern);
         $row->pattern = $pattern;
@@ -27,10 +33,15 @@ final readonly class KeepPattern
         return $pattern;
     }
 
-    /** @throws Unknown if the kit has no design, or it was not made from a pattern that is kept */
-    public function takeBack(Kit $kit): Pattern
+    /**
+     * @param int $seen the revision that the person has seen
+     *
+     * @throws StepRefused if somebody has changed it since
+     * @throws Unknown if the kit has no design, or it was not made from a pattern that is kept
+     */
+    public function takeBack(Kit $kit, int $seen): Pattern
     {
-        $row = $this->designs->one($kit);
+        $row = $this->designs->asSeen($kit, $seen);
         $pattern = $row->pattern;
         if (null === $pattern || null !== $pattern->removedAt) {
             throw Unknown::pattern();

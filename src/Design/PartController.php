@@ -45,7 +45,7 @@ final class PartController extends Page
     public function add(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {
-            $design = ($this->change)($this->kits->one($id), $this->seen($input), fn (Design $design): Design => $this->added($input, $design));
+            $design = ($this->change)($this->kits->one($id), $this->parts->seen($input), fn (Design $design): Design => $this->added($input, $design));
             $last = $design->next - 1;
 
             return $this->done($id, 'It lies on the board.', match (true) {
@@ -67,7 +67,7 @@ final class PartController extends Page
                 'up', 'down' => 'The layers are in another order.',
                 default => 'Changed.',
             };
-            ($this->change)($this->kits->one($id), $this->seen($input), fn (Design $design): Design => match ($do) {
+            ($this->change)($this->kits->one($id), $this->parts->seen($input), fn (Design $design): Design => match ($do) {
                 'remove' => $design->without($number),
                 'up' => $design->raised($number, 1),
                 'down' => $design->raised($number, -1),
@@ -112,7 +112,7 @@ final class PartController extends Page
             $grid = PageGrid::step($this->frame->measure());
             $design = ($this->change)(
                 $this->kits->one($id),
-                $this->seen($input),
+                $this->parts->seen($input),
                 static fn (Design $design): Design => $design->putting($design->block($number)->pushed($right, $down, $grid, $design->ground())),
             );
 
@@ -129,7 +129,7 @@ final class PartController extends Page
             $layout = 'begin' === $do ? $input->choice('layout', StartingLayout::class) : null;
             $paper = 'mats' === $do ? $this->parts->required($input) : null;
             $input->check();
-            ($this->change)($this->kits->one($id), $this->seen($input), fn (Design $design): Design => match (true) {
+            ($this->change)($this->kits->one($id), $this->parts->seen($input), fn (Design $design): Design => match (true) {
                 null !== $paper => $design->matted($paper),
                 null !== $layout => $this->begun($design, $layout),
                 'gutters' === $do => (new EqualGutters($gutter, PageGrid::MARGIN))->on($design),
@@ -191,14 +191,6 @@ final class PartController extends Page
         $input->check();
 
         return $design->putting($part);
-    }
-
-    private function seen(Input $input): int
-    {
-        $seen = $input->whole('revision', 1, DesignController::MOST_REVISION);
-        $input->check();
-
-        return $seen;
     }
 
     private function again(int $id, Problem $problem): Response

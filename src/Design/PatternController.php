@@ -47,8 +47,7 @@ final class PatternController extends Page
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $keep): Outcome {
             $name = $input->text('name', 120, true);
-            $input->check();
-            $keep($step, $this->kits->one($id), $name);
+            $keep($step, $this->kits->one($id), $this->parts->seen($input), $name);
 
             return Outcome::undoable($this->generateUrl('design', ['id' => $id]), \sprintf('Kept as the pattern “%s”.', $name));
         }, fn (Problem $problem): Response => $this->again($id, $problem));
@@ -58,8 +57,8 @@ final class PatternController extends Page
     #[Route('/kits/{id<[0-9]{1,12}>}/design/take-back', name: 'take_back', methods: ['POST'])]
     public function takeBack(Request $request, int $id, KeepPattern $keep): Response
     {
-        return $this->write($request, function () use ($id, $keep): Outcome {
-            $pattern = $keep->takeBack($this->kits->one($id));
+        return $this->write($request, function (Input $input) use ($id, $keep): Outcome {
+            $pattern = $keep->takeBack($this->kits->one($id), $this->parts->seen($input));
 
             return Outcome::undoable($this->generateUrl('design', ['id' => $id]), \sprintf('The pattern “%s” is as this design now.', $pattern->name));
         }, fn (Problem $problem): Response => $this->again($id, $problem));

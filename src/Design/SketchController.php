@@ -24,8 +24,12 @@ final class SketchController extends Page
     private const DEMO_SKETCH = '/demo/pictures/sketch.jpg';
     private const TARGETS = 5;
 
-    public function __construct(private readonly Kits $kits, private readonly KeepPhoto $photos, private readonly string $projectDir)
-    {
+    public function __construct(
+        private readonly Kits $kits,
+        private readonly KeepPhoto $photos,
+        private readonly DesignInput $parts,
+        private readonly string $projectDir,
+    ) {
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/sketch', name: 'sketch', methods: ['GET'])]
@@ -75,8 +79,7 @@ final class SketchController extends Page
     public function target(Request $request, int $id, ChangeDesign $change): Response
     {
         return $this->write($request, function (Input $input) use ($id, $change): Outcome {
-            $seen = $input->whole('revision', 1, DesignController::MOST_REVISION);
-            $input->check();
+            $seen = $this->parts->seen($input);
             $kit = $this->kits->one($id);
             $target = $input->isTicked('off') ? [] : array_column(\array_slice($this->photos->palette($kit->sketch ?? 'none'), 0, self::TARGETS), 'hex');
             $change($kit, $seen, static fn (Design $design): Design => $design->with(['target' => $target]));
