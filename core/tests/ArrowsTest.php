@@ -11,9 +11,11 @@ final class ArrowsTest extends TestCase
     /** What a part may know of. A new arrow is written down here on purpose, or it is not drawn. */
     private const ALLOWED = [
         'Words' => [],
+        'Proposal' => ['Colour'],
+        'Year' => ['Colour', 'Design', 'Measure', 'Words'],
         'Measure' => [],
         'Colour' => [],
-        'Upkeep' => [],
+        'Upkeep' => ['Words'],
         'Log' => ['Measure', 'Words'],
         'Kit' => ['Log', 'Measure', 'Words'],
         'Paper' => ['Measure'],

@@ -18,7 +18,13 @@ final class Difference
     /** Whether one would be taken for a shade of the other. */
     public static function isNear(Lab $one, Lab $other): bool
     {
-        return abs($one->l - $other->l) <= self::NEAR * self::MOST_FOR_LIGHTNESS && self::between($one, $other) <= self::NEAR;
+        return self::isWithin(self::NEAR, $one, $other);
+    }
+
+    /** Whether ΔE00 between two colours is at most so large; told without the whole formula where lightness alone is too far apart. */
+    public static function isWithin(float $most, Lab $one, Lab $other): bool
+    {
+        return abs($one->l - $other->l) <= $most * self::MOST_FOR_LIGHTNESS && self::between($one, $other) <= $most;
     }
 
     /** Returns ΔE00 between two colours. */

@@ -36,7 +36,7 @@ final class SamePaper
     private static function isWithin(float $colour, float $share, ?Lab $one, ?Grammage $oneWeight, ?Lab $other, ?Grammage $otherWeight): bool
     {
         return null !== $one && null !== $other && null !== $oneWeight && null !== $otherWeight
-            && Difference::between($one, $other) <= $colour
+            && Difference::isWithin($colour, $one, $other)
             && abs($oneWeight->gsm() - $otherWeight->gsm()) <= $share * $oneWeight->gsm();
     }
 }

@@ -12,6 +12,7 @@ enum Reason: string
     case Use = 'use';
     case PutBack = 'return';
     case Move = 'move';
+    case Park = 'park';
     case Cut = 'cut';
     case Make = 'make';
     case Lose = 'lose';
@@ -32,6 +33,7 @@ enum Reason: string
             self::Use => $from->isTray() && $to->isAnyOf(Outside::UsedUp),
             self::PutBack => $from->isTray() && $to->isStore(),
             self::Move => $from->isStore() && $to->isStore(),
+            self::Park => $from->isTray() && $to->isTray(),
             self::Cut => ($from->isTray() && $to->isAnyOf(Outside::UsedUp)) || ($from->isAnyOf(Outside::MadeHere) && $to->nature->isInside()),
             self::Make => $from->isAnyOf(Outside::MadeHere) && $to->isTray(),
             self::Lose => $from->nature->isInside() && $to->isAnyOf(Outside::Lost),
@@ -51,6 +53,7 @@ enum Reason: string
             self::Use => 'used up',
             self::PutBack => 'brought home',
             self::Move => 'moved',
+            self::Park => 'carried',
             self::Cut => 'cut',
             self::Make => 'finished',
             self::Lose => 'missed',
@@ -65,7 +68,7 @@ enum Reason: string
     public function isOfTheLoop(): bool
     {
         return match ($this) {
-            self::Pull, self::Use, self::PutBack, self::Cut, self::Make, self::Lose, self::FindAgain => true,
+            self::Pull, self::Use, self::PutBack, self::Cut, self::Make, self::Lose, self::FindAgain, self::Park => true,
             default => false,
         };
     }

@@ -44,6 +44,12 @@ final readonly class StandIn
         return new self($thing->kind, $width, $height, Motif::of($thing->name, $thing->themes), $thing->colour, $sides[0]);
     }
 
+    /** Returns it in another colour; null for none of its own. */
+    public function coloured(?string $colour): self
+    {
+        return new self($this->kind, $this->width, $this->height, $this->motifs, $colour, $this->longer);
+    }
+
     /** Returns the scale, in pixels to a millimetre, at which it is as large as may be. */
     public function scaleWithin(float $width, float $height): float
     {

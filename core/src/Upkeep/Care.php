@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Upkeep;
 
+use Lottel\Core\Words\Counted;
+
 /** A thing to do, or to look out for, when items with a hazard are handled. Usual cautions of the trade, no source. */
 final readonly class Care
 {
@@ -54,6 +56,38 @@ final readonly class Care
             Hazard::Heavy => new self($hazard, 'Two hands; not above the shoulder.', 'Backs and toes.', false),
             Hazard::Powder => new self($hazard, 'Lid tight, tray under it wiped.', 'It gets into everything.', true),
             Hazard::LiesFlat => new self($hazard, 'Lay it flat with its lid up for a day or two.', 'Freshly inked pads leak on their side.', true),
+        };
+    }
+
+    /**
+     * Returns how stamps are cleaned before they go home, given the inks that were with them.
+     *
+     * @param list<StampInk> $inks
+     */
+    public static function onReturnOfStamps(array $inks): self
+    {
+        $names = static fn (?bool $isWashedOff): array => array_values(array_map(
+            static fn (StampInk $ink): string => $ink->name,
+            array_filter($inks, static fn (StampInk $ink): bool => $ink->isWashedOff === $isWashedOff),
+        ));
+        [$washed, $stays, $unknown] = [$names(true), $names(false), $names(null)];
+
+        return match (true) {
+            [] !== $stays => new self(Hazard::Inky, \sprintf(
+                'Clean the stamps with solvent cleaner and some rubbing: %s %s with them.',
+                Counted::names($stays, 'such ink'),
+                Counted::verb(\count($stays), 'was', 'were'),
+            ), 'It does not come off with water, and stained stamps smear the next print.', true),
+            [] !== $unknown => new self(Hazard::Inky, \sprintf(
+                'Clean the stamps: of %s nobody has said what it comes off with, so as its label says.',
+                Counted::names($unknown, 'ink'),
+            ), 'Stained stamps smear the next print.', true),
+            [] !== $washed => new self(Hazard::Inky, \sprintf(
+                'Clean the stamps with a damp cloth: only %s %s with them.',
+                Counted::names($washed, 'dye ink'),
+                Counted::verb(\count($washed), 'was', 'were'),
+            ), 'Stained stamps smear the next print.', true),
+            default => self::onReturn(Hazard::Inky),
         };
     }
 }

@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Proposal;
+
+/**
+ * Lays out what lies idle: each proposal is the one with the fewest points among what the ones before it have left. The same things in give the same
+ * proposals out; no thing is in two of them. In a room of many things only the best of each kind, by themselves, are tried with each other.
+ */
+final readonly class Proposals
+{
+    private const PAPERS = 48;
+    private const SMALL_THINGS = 40;
+
+    /**
+     * @param list<IdleThing> $stamps
+     * @param list<IdleThing> $papers
+     * @param list<IdleThing> $inks
+     * @param list<IdleThing> $embellishments
+     * @param \Closure(Part, IdleThing): bool $isEnough whether a cut plan gets the pieces of that part out of a paper
+     */
+    public function __construct(
+        private array $stamps,
+        private array $papers,
+        private array $inks,
+        private array $embellishments,
+        private \Closure $isEnough,
+    ) {
+    }
+
+    /** @return list<Proposal> the best first; fewer than asked for where too little lies idle */
+    public function best(int $many = 3): array
+    {
+        $taken = $proposals = [];
+        for ($i = 0; $i < $many; ++$i) {
+            $next = $this->next($taken);
+            if (null === $next) {
+                break;
+            }
+            $proposals[] = $next;
+            $taken = [...$taken, ...$next->things()];
+        }
+
+        return $proposals;
+    }
+
+    /**
+     * Returns the same proposal with the next best thing for one of its parts; null where there is none.
+     *
+     * @param list<int> $without things that are taken elsewhere, or were swapped out
+     */
+    public function swapped(Proposal $proposal, Part $part, array $without): ?Proposal
+    {
+        $kept = array_diff_key($proposal->parts, [$part->value => true]);
+        $taken = [...$without, ...array_map(static fn (IdleThing $thing): int => $thing->id, array_values($proposal->parts))];
+        $best = null;
+        foreach ($this->free($this->of($part), $taken, $part, \PHP_INT_MAX) as $thing) {
+            $points = self::points([...$kept, $part->value => $thing]);
+            $isBetter = null === $best || [$points, $thing->id] < [$best->points, $best->part($part)->id ?? 0];
+            if ($isBetter && (!\in_array($part, [Part::Panel, Part::Mat], true) || ($this->isEnough)($part, $thing))) {
+                $best = new Proposal([...$kept, $part->value => $thing], $points);
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Returns what speaks against these things together.
+     *
+     * @param array<string, IdleThing> $parts by Part
+     */
+    public static function points(array $parts): float
+    {
+        $points = 0.0;
+        foreach ($parts as $part => $thing) {
+            $points += Weights::alone(Part::from($part), $thing);
+        }
+        [$panel, $mat] = [$parts[Part::Panel->value] ?? null, $parts[Part::Mat->value] ?? null];
+        [$ink, $small] = [$parts[Part::Ink->value] ?? null, $parts[Part::Embellishment->value] ?? null];
+        $points += null === $panel || null === $mat ? 0.0 : Weights::beside($panel, $mat);
+        $points += null === $panel || null === $small ? 0.0 : Weights::beside($panel, $small);
+        $points += null === $mat || null === $small ? 0.0 : Weights::beside($mat, $small);
+
+        return $points + (null === $panel || null === $ink ? 0.0 : Weights::printed($ink, $panel));
+    }
+
+    /** @param list<int> $taken */
+    private function next(array $taken): ?Proposal
+    {
+        $whole = array_filter($this->of(Part::Stamps), static fn (IdleThing $set): bool => [] === array_intersect($set->with, $taken));
+        $stamps = $this->free($whole, $taken, Part::Stamps, 1)[0] ?? null;
+        if (null === $stamps) {
+            return null;
+        }
+        $taken = [...$taken, $stamps->id, ...$stamps->with];
+        $enough = [];
+        foreach ($this->pairs($taken) as [$panel, $mat]) {
+            $enough[Part::Panel->value][$panel->id] ??= ($this->isEnough)(Part::Panel, $panel);
+            if (!$enough[Part::Panel->value][$panel->id]) {
+                continue;
+            }
+            $enough[Part::Mat->value][$mat->id] ??= ($this->isEnough)(Part::Mat, $mat);
+            if ($enough[Part::Mat->value][$mat->id]) {
+                return $this->around([Part::Stamps->value => $stamps, Part::Panel->value => $panel, Part::Mat->value => $mat], $taken);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Adds the ink and the embellishment that go best with what is there; neither is needed where none is idle.
+     *
+     * @param array<string, IdleThing> $parts
+     * @param list<int> $taken
+     */
+    private function around(array $parts, array $taken): Proposal
+    {
+        foreach ([Part::Ink, Part::Embellishment] as $part) {
+            $best = null;
+            foreach ($this->free($this->of($part), $taken, $part, self::SMALL_THINGS) as $thing) {
+                $points = self::points([...$parts, $part->value => $thing]);
+                $best = null === $best || [$points, $thing->id] < [$best[0], $best[1]->id] ? [$points, $thing] : $best;
+            }
+            if (null !== $best) {
+                $parts[$part->value] = $best[1];
+                $taken[] = $best[1]->id;
+            }
+        }
+
+        return new Proposal($parts, self::points($parts));
+    }
+
+    /**
+     * @param list<int> $taken
+     *
+     * @return list<array{IdleThing, IdleThing}> panel and mat, the best pair first, with what goes best with it counted
+     */
+    private function pairs(array $taken): array
+    {
+        $papers = $this->free($this->papers, $taken, Part::Panel, self::PAPERS);
+        $small = [
+            Part::Ink->value => $this->free($this->inks, $taken, Part::Ink, self::SMALL_THINGS),
+            Part::Embellishment->value => $this->free($this->embellishments, $taken, Part::Embellishment, self::SMALL_THINGS),
+        ];
+        $dots = $small[Part::Embellishment->value];
+        $alone = array_map(static fn (IdleThing $dot): float => Weights::alone(Part::Embellishment, $dot), $dots);
+        $beside = $pairs = [];
+        foreach ($papers as $paper) {
+            $beside[$paper->id] = array_map(static fn (IdleThing $dot): float => Weights::beside($paper, $dot), $dots);
+        }
+        foreach ($papers as $panel) {
+            $ink = self::least(array_map(
+                static fn (IdleThing $ink): float => Weights::alone(Part::Ink, $ink) + Weights::printed($ink, $panel),
+                $small[Part::Ink->value],
+            ));
+            foreach ($papers as $mat) {
+                if ($mat->id !== $panel->id) {
+                    $dot = self::least(array_map(
+                        static fn (float $alone, float $onPanel, float $onMat): float => $alone + $onPanel + $onMat,
+                        $alone,
+                        $beside[$panel->id],
+                        $beside[$mat->id],
+                    ));
+                    $points = self::points([Part::Panel->value => $panel, Part::Mat->value => $mat]) + $ink + $dot;
+                    $pairs[] = [round($points, 6), $panel->id, $mat->id, $panel, $mat];
+                }
+            }
+        }
+        usort($pairs, static fn (array $a, array $b): int => [$a[0], $a[1], $a[2]] <=> [$b[0], $b[1], $b[2]]);
+
+        return array_map(static fn (array $pair): array => [$pair[3], $pair[4]], $pairs);
+    }
+
+    /** @param list<float> $points */
+    private static function least(array $points): float
+    {
+        return [] === $points ? 0.0 : min($points);
+    }
+
+    /** @return list<IdleThing> */
+    private function of(Part $part): array
+    {
+        return match ($part) {
+            Part::Stamps => array_values(array_filter($this->stamps, static fn (IdleThing $set): bool => $set->isFitting)),
+            Part::Panel, Part::Mat => $this->papers,
+            Part::Ink => $this->inks,
+            Part::Embellishment => $this->embellishments,
+        };
+    }
+
+    /**
+     * @param array<int, IdleThing> $things
+     * @param list<int> $taken
+     *
+     * @return list<IdleThing> those that are not taken, the best by themselves first
+     */
+    private function free(array $things, array $taken, Part $part, int $most): array
+    {
+        $free = array_values(array_filter($things, static fn (IdleThing $thing): bool => !\in_array($thing->id, $taken, true)));
+        usort($free, static fn (IdleThing $a, IdleThing $b): int => [Weights::alone($part, $a), $a->id] <=> [Weights::alone($part, $b), $b->id]);
+
+        return \array_slice($free, 0, $most);
+    }
+}
