@@ -62,19 +62,6 @@ final class DesignCommand extends DocumentCommand
         return $entries;
     }
 
-    /** @param list<Document> $envelopes */
-    private function idsDiffer(array $envelopes): void
-    {
-        $seen = [];
-        foreach ($envelopes as $envelope) {
-            $id = $envelope->object()->get('id')->string();
-            if (isset($seen['='.$id])) {
-                $envelope->get('id')->refuse('This id is used already.');
-            }
-            $seen['='.$id] = true;
-        }
-    }
-
     /**
      * The grid on which all lengths are whole, and half the width too, at which a gate is scored, and the middle of what lies on another.
      *

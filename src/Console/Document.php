@@ -64,6 +64,12 @@ final readonly class Document
         return $this;
     }
 
+    /** @return list<string> the names of its fields */
+    public function fields(): array
+    {
+        return array_map(strval(...), array_keys((array) $this->object()->value));
+    }
+
     /** @return list<self> */
     public function items(): array
     {

@@ -24,6 +24,23 @@ abstract class DocumentCommand extends Command
      */
     abstract public function answer(Document $document): array;
 
+    /**
+     * @param list<Document> $entries
+     *
+     * @throws InvalidDocument if two of them have one id
+     */
+    protected function idsDiffer(array $entries): void
+    {
+        $seen = [];
+        foreach ($entries as $entry) {
+            $id = $entry->object()->get('id')->string();
+            if (isset($seen['='.$id])) {
+                $entry->get('id')->refuse('This id is used already.');
+            }
+            $seen['='.$id] = true;
+        }
+    }
+
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         try {

@@ -18,6 +18,8 @@ final readonly class StepJournal
         'label_wish' => [], 'saved_search' => [], 'label_sheet' => [], 'spot' => [], 'put_off' => [],
         'piece' => [], 'sheet_in_work' => [], 'cut_plan' => ['setting', 'effort'],
         'design' => [], 'pattern' => [], 'making_step' => [],
+        'contact' => [], 'occasion' => [], 'kit_occasion' => [], 'kit_time' => [], 'other_hours' => [],
+        'folder' => [], 'set_aside' => [], 'gift' => [], 'price' => [], 'album' => [], 'album_page' => [],
     ];
 
     public function __construct(private Connection $database)

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Year;
+
+use Lottel\Core\Measure\Duration;
+use Lottel\Core\Year\Day;
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFilter;
+use Twig\TwigFunction;
+
+final class YearExtension extends AbstractExtension
+{
+    public function __construct(private readonly YearDrawing $drawing, private readonly Feeds $feeds)
+    {
+    }
+
+    public function getFunctions(): array
+    {
+        return [
+            new TwigFunction('year_drawing', $this->drawing->drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('feed_word', $this->feeds->wordOf(...)),
+        ];
+    }
+
+    public function getFilters(): array
+    {
+        return [
+            new TwigFilter('duration', static fn (int $minutes): string => Duration::ofMinutes($minutes)->text()),
+            new TwigFilter('day', static fn (Day $day, string $format = 'D j M'): string => $day->date()->format($format)),
+        ];
+    }
+}
