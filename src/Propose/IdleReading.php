@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Propose;
+
+use App\Database\Row;
+use App\Web\Frame;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Cutting\CutPlanner;
+use Lottel\Core\Cutting\Piece;
+use Lottel\Core\Cutting\Stock;
+use Lottel\Core\Design\Sides;
+use Lottel\Core\Proposal\IdleThing;
+use Lottel\Core\Proposal\Part;
+use Lottel\Core\Proposal\Proposals;
+use Lottel\Core\Year\CardChoice;
+
+/** What is at home and free, and for how long it has not been used. */
+final readonly class IdleReading
+{
+    private const MOST = 400;
+    private const SECONDS_OF_SEARCH = 0.02;
+
+    /** What of an item lies in drawers, less what other lists want of it. */
+    private const FREE = "(SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id)
+        - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id AND k.stage <> 'closed'
+           WHERE n.item_id = i.id AND n.state = 'open')";
+
+    public function __construct(private Connection $database, private Frame $frame)
+    {
+    }
+
+    /**
+     * @param string $wants the occasion, empty for any
+     * @param list<int> $without things that are not to be proposed
+     */
+    public function proposals(int $pieces, string $wants, Sides $panel, Sides $mat, array $without): Proposals
+    {
+        $papers = $this->rows("i.kind IN ('paper', 'scrap') AND i.tracking = 'count' AND i.outline IS NULL AND i.sheet_width IS NOT NULL
+            AND i.colour IS NOT NULL", 1, $without);
+        $sheets = [];
+        foreach ($papers as $row) {
+            $sheets[$row->int('id')] = $row;
+        }
+
+        return new Proposals(
+            $this->stamps($wants, $without),
+            array_map($this->thing(...), $papers),
+            array_map($this->thing(...), $this->rows("i.kind = 'ink' AND i.colour IS NOT NULL", 1, $without)),
+            array_map($this->thing(...), $this->rows("i.kind = 'embellishment' AND i.tracking = 'count' AND i.colour IS NOT NULL", $pieces, $without)),
+            static fn (Part $part, IdleThing $paper): bool => self::isEnough($sheets[$paper->id], Part::Panel === $part ? $panel : $mat, $pieces),
+        );
+    }
+
+    /**
+     * @param list<int> $without
+     *
+     * @return list<IdleThing>
+     */
+    private function stamps(string $wants, array $without): array
+    {
+        $dies = [];
+        foreach ($this->database->fetchAllAssociative(
+            "SELECT c.item_id AS one, c.other_id AS other FROM companion c JOIN item a ON a.id = c.item_id JOIN item o ON o.id = c.other_id
+             WHERE (a.kind = 'stamp set' AND o.kind = 'die') OR (a.kind = 'die' AND o.kind = 'stamp set')",
+        ) as $columns) {
+            $row = new Row($columns);
+            $dies[$row->int('one')][] = $row->int('other');
+            $dies[$row->int('other')][] = $row->int('one');
+        }
+        $free = array_map(static fn (Row $row): int => $row->int('id'), $this->rows("i.kind = 'die'", 1, $without));
+        $word = CardChoice::word($wants);
+
+        return array_map(fn (Row $row): IdleThing => $this->thing(
+            $row,
+            array_values(array_intersect($dies[$row->int('id')] ?? [], $free)),
+            IdleThing::speaksOf($word, $row->text('sentiments'), $row->text('name'), ...$row->texts('themes')),
+        ), $this->rows("i.kind = 'stamp set'", 1, $without));
+    }
+
+    /** @param list<int> $with */
+    private function thing(Row $row, array $with = [], bool $isFitting = true): IdleThing
+    {
+        $since = $row->timeOrNull('used_at') ?? $row->timeOrNull('since');
+        $days = null === $since ? 0 : max(0, (int) $since->diff($this->frame->today())->format('%r%a'));
+        $colour = $row->textOrNull('colour');
+
+        return new IdleThing(
+            $row->int('id'),
+            null === $colour ? null : Srgb::ofHex($colour),
+            $days,
+            0.0,
+            'scrap' === $row->text('kind'),
+            $with,
+            $isFitting,
+        );
+    }
+
+    /**
+     * @param list<int> $without
+     *
+     * @return list<Row>
+     */
+    private function rows(string $condition, int $atLeast, array $without): array
+    {
+        $rows = Row::each($this->database->fetchAllAssociative(
+            'SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, '.self::FREE.' AS free
+             FROM item i WHERE i.removed_at IS NULL AND '.$condition.' AND free >= CAST(:least AS INTEGER)
+             ORDER BY coalesce(i.used_at, i.since), i.id LIMIT '.self::MOST,
+            ['least' => $atLeast],
+        ), static fn (Row $row): Row => $row);
+
+        return array_values(array_filter($rows, static fn (Row $row): bool => !\in_array($row->int('id'), $without, true)));
+    }
+
+    /** A cut plan says whether the pieces come out of what is free. */
+    private static function isEnough(Row $paper, Sides $piece, int $pieces): bool
+    {
+        $stock = new Stock('', $paper->int('sheet_width'), $paper->int('sheet_height'), min(100, $paper->int('free')), '', 'scrap' !== $paper->text('kind'));
+        [$plan] = (new CutPlanner(seconds: self::SECONDS_OF_SEARCH))->plan([new Piece('', $piece->width, $piece->height, $pieces, true, '')], [$stock]);
+
+        return 0 === $plan->score->unplaced;
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Propose;
+
+use App\Catalogue\Item;
+use App\Catalogue\ItemReading;
+use App\Catalogue\Items;
+use App\Catalogue\ThingLine;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Stores\RoomReading;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use Lottel\Core\Proposal\Part;
+use Lottel\Core\Proposal\Proposal;
+use Lottel\Core\Year\KitTime;
+use Lottel\Core\Year\KitWorkload;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Lays out cards from what lies idle. */
+final class ProposeController extends Page
+{
+    private const USUAL = 4;
+    private const MOST = 100;
+    private const MOST_WITHOUT = 200;
+
+    public function __construct(
+        private readonly IdleReading $idle,
+        private readonly ItemReading $reading,
+        private readonly Items $items,
+        private readonly RoomReading $room,
+    ) {
+    }
+
+    #[Route('/propose', name: 'propose', methods: ['GET'])]
+    public function page(Request $request, ?Problem $problem = null): Response
+    {
+        $typed = trim($request->query->getString('many', (string) self::USUAL));
+        $isNumber = ctype_digit($typed) && (int) $typed >= 1 && (int) $typed <= self::MOST;
+        $pieces = $isNumber ? (int) $typed : self::USUAL;
+        $wants = mb_substr(trim($request->query->getString('wants')), 0, 60);
+        $without = $this->without($request);
+        $sides = TakeProposal::design($pieces)->front();
+        $proposals = $this->idle->proposals($pieces, $wants, $sides[1]->at->sides(), $sides[0]->at->sides(), $without)->best();
+        $kits = $this->shown($proposals, $pieces);
+        $parts = array_merge([], ...array_map(static fn (ProposedKit $kit): array => $kit->parts(), $kits));
+        $places = array_map(static fn (array $part): ?int => $part[1]->homeId, $parts);
+
+        return $this->render('propose/index.html.twig', [
+            'kits' => $kits,
+            'many' => $pieces,
+            'typed' => $typed,
+            'is_number' => $isNumber,
+            'most' => self::MOST,
+            'wants' => $wants,
+            'without' => $without,
+            'lit' => $this->room->lit($places),
+            'problem' => $problem,
+        ]);
+    }
+
+    #[Route('/propose', name: 'take_proposal', methods: ['POST'])]
+    public function take(Request $request, TakeProposal $take): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($take): Outcome {
+            $pieces = $input->whole('many', 1, self::MOST);
+            $wants = $input->text('wants', 60);
+            $panel = $this->chosen($input, Part::Panel->value);
+            $mat = $this->chosen($input, Part::Mat->value);
+            $things = $this->items->several($input->list('things'), 20);
+            $input->check();
+            $kit = $take($step, $pieces, $wants, $panel, $mat, $things);
+
+            return Outcome::undoable(
+                $this->generateUrl('design', ['id' => $kit->id]),
+                \sprintf('“%s” is planned, with its design. Of which paper is the base?', $kit->name),
+            );
+        }, fn (Problem $problem): Response => $this->page($request, $problem));
+    }
+
+    private function chosen(Input $input, string $field): ?Item
+    {
+        return $input->isEmpty($field) ? null : $this->items->one($input->id($field))->checkCanBeCut();
+    }
+
+    /** @return list<int> */
+    private function without(Request $request): array
+    {
+        $ids = explode(',', $request->query->getString('without'));
+
+        return \array_slice(array_values(array_unique(array_map(intval(...), array_filter($ids, ctype_digit(...))))), 0, self::MOST_WITHOUT);
+    }
+
+    /**
+     * @param list<Proposal> $proposals
+     *
+     * @return list<ProposedKit>
+     */
+    private function shown(array $proposals, int $pieces): array
+    {
+        $all = array_merge([], ...array_map(static fn (Proposal $one): array => $one->things(), $proposals));
+        $things = [];
+        foreach ([] === $all ? [] : $this->reading->lines($all) as $line) {
+            $things[$line->id] = $line;
+        }
+        $time = KitTime::estimated(new KitWorkload($pieces, 'card', true, 0, 6, 2 * $pieces), []);
+
+        return array_map(static fn (Proposal $one): ProposedKit => new ProposedKit(
+            $one,
+            array_filter($things, static fn (ThingLine $line): bool => \in_array($line->id, $one->things(), true)),
+            $time->minutes,
+        ), $proposals);
+    }
+}

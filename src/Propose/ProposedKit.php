@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Propose;
+
+use App\Catalogue\ThingLine;
+use Lottel\Core\Proposal\Part;
+use Lottel\Core\Proposal\Proposal;
+
+/** A proposal with its things as a page shows them. */
+final readonly class ProposedKit
+{
+    /** @param array<int, ThingLine> $things by item */
+    public function __construct(public Proposal $proposal, private array $things, public int $minutes)
+    {
+    }
+
+    /** @return list<array{Part, ThingLine, string}> its parts, and why each */
+    public function parts(): array
+    {
+        $parts = [];
+        foreach (Part::cases() as $part) {
+            $thing = $this->proposal->part($part);
+            if (null !== $thing && isset($this->things[$thing->id])) {
+                $long = $thing->idleInWords();
+                $idle = '' === $long ? '' : 'not used for '.$long;
+                $why = array_filter([$thing->isScrap ? 'a scrap' : '', $idle], static fn (string $one): bool => '' !== $one);
+                $parts[] = [$part, $this->things[$thing->id], implode(', ', $why)];
+            }
+        }
+
+        return $parts;
+    }
+
+    /** @return list<ThingLine> what goes with its stamps */
+    public function dies(): array
+    {
+        return array_values(array_intersect_key($this->things, array_flip($this->proposal->part(Part::Stamps)->with ?? [])));
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Propose;
+
+use App\Catalogue\Item;
+use App\Design\BeginDesign;
+use App\Kits\Kit;
+use App\Kits\KitDescription;
+use App\Kits\KitList;
+use App\Kits\PlanKit;
+use App\Steps\Step;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Design\CardSize;
+use Lottel\Core\Design\Design;
+use Lottel\Core\Design\Fold;
+use Lottel\Core\Design\Form;
+use Lottel\Core\Design\Layer;
+use Lottel\Core\Design\LayerKind;
+use Lottel\Core\Design\PaperChoice;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Words\Counted;
+
+/** A kit of a proposal: its list, and the design of a card with a mat and a panel; of which paper the base is, is asked on the board. */
+final readonly class TakeProposal
+{
+    public function __construct(private PlanKit $plan, private KitList $list, private BeginDesign $begin)
+    {
+    }
+
+    /**
+     * @param Item|null $panel the paper of the panel
+     * @param Item|null $mat the paper of the mat
+     * @param list<Item> $things all else that it takes
+     */
+    public function __invoke(Step $step, int $pieces, string $wants, ?Item $panel, ?Item $mat, array $things): Kit
+    {
+        $stamps = array_values(array_filter($things, static fn (Item $thing): bool => Kind::StampSet === $thing->kind))[0] ?? null;
+        $kit = ($this->plan)($step, new KitDescription(
+            mb_substr(trim(ucfirst($wants).' cards'.(null === $stamps ? '' : ', '.$stamps->name)), 0, 120),
+            Counted::of($pieces, 'card').', A2, top fold',
+            occasion: $wants,
+        ));
+        foreach ($things as $thing) {
+            $this->list->add($kit, $thing, $thing->tracking->movesWhole() || Kind::Ink === $thing->kind ? 1 : $pieces);
+        }
+        ($this->begin)($kit, self::design($pieces, $panel, $mat));
+
+        return $kit;
+    }
+
+    public static function design(int $pieces, ?Item $panel = null, ?Item $mat = null): Design
+    {
+        $reveal = intdiv(Length::TICKS_PER_INCH, 16);
+        $paper = static fn (?Item $item): ?PaperChoice => null === $item ? null : new PaperChoice((int) $item->id);
+
+        return (new Design(Form::Card, $pieces, CardSize::A2->sides(), Fold::Top))->with([
+            'layers' => [
+                new Layer(1, 'mat', LayerKind::Mat, reveal: $reveal, paper: $paper($mat)),
+                new Layer(2, 'panel', LayerKind::Mat, reveal: $reveal, paper: $paper($panel)),
+            ],
+            'next' => 3,
+        ]);
+    }
+}
