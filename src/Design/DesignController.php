@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Design;
 
 use App\Catalogue\Items;
-use App\Cutting\NamedPapers;
 use App\Kits\KitReading;
 use App\Kits\Kits;
 use App\Steps\Outcome;
@@ -39,7 +38,6 @@ final class DesignController extends Page
         private readonly Kits $kits,
         private readonly Items $items,
         private readonly BoardReading $board,
-        private readonly NamedPapers $papers,
         private readonly DesignInput $parts,
         private readonly RoomReading $room,
         private readonly StartingPoints $starts,
@@ -66,7 +64,6 @@ final class DesignController extends Page
         return $this->render('design/board.html.twig', [
             'kit' => $row,
             'board' => $board,
-            'papers' => $row->isClosed() ? [] : $this->papers->names(),
             'grid' => PageGrid::step($this->frame->measure()),
             'proposed' => $row->isClosed() ? [] : $this->propose->for($row, $board),
             'open' => $request->query->getString('open'),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Design;
 
-use App\Cutting\NamedPapers;
 use App\Kits\Kits;
 use App\Web\Frame;
 use Lottel\Core\Design\CardSize;
@@ -29,7 +28,6 @@ final class DesignExtension extends AbstractExtension
         private readonly BoardReading $board,
         private readonly Kits $kits,
         private readonly Frame $frame,
-        private readonly NamedPapers $papers,
     ) {
     }
 
@@ -43,7 +41,6 @@ final class DesignExtension extends AbstractExtension
             new TwigFunction('small_design', $this->small(...), ['is_safe' => ['html']]),
             new TwigFunction('card_sizes', self::sizes(...)),
             new TwigFunction('folds', self::folds(...)),
-            new TwigFunction('paper_names', $this->papers->names(...)),
             new TwigFunction('sketch_of', fn (int $kit): ?string => $this->kits->one($kit)->sketch),
             new TwigFunction('starting_layouts', self::layouts(...)),
             new TwigFunction('layout_shapes', self::shapes(...), ['is_safe' => ['html']]),

@@ -98,7 +98,7 @@ final readonly class KeepInStep
     {
         $paper = null === $wanted->paper ? null : $this->entities->find(Item::class, $wanted->paper->item);
 
-        return null !== $paper && null === $paper->removedAt && $paper->kind->isCut() && null !== $paper->sheet->sheet()->size ? $paper : null;
+        return null !== $paper && null === $paper->removedAt && $paper->canBeCut() ? $paper : null;
     }
 
     private function things(Kit $kit, Design $design): void

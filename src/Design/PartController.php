@@ -79,14 +79,18 @@ final class PartController extends Page
     }
 
     /** The drawing as it would be with what is typed; nothing is written, and what cannot be leaves it as it is. */
-    #[Route('/kits/{id<[0-9]{1,12}>}/design/preview/{part<(?:[LB][0-9]{1,6}|base)>}', name: 'preview_part', methods: ['POST'])]
+    #[Route('/kits/{id<[0-9]{1,12}>}/design/preview/{part<(?:[LB][0-9]{1,6}|base|new)>}', name: 'preview_part', methods: ['POST'])]
     public function preview(Request $request, int $id, string $part): Response
     {
         $input = $this->input($request);
         $kit = $this->kits->one($id);
         $row = $this->designs->one($kit);
         try {
-            $design = 'base' === $part ? $this->parts->whole($input, $row->design()) : $this->changed($input, $row->design(), $part[0], (int) substr($part, 1));
+            $design = match ($part) {
+                'base' => $this->parts->whole($input, $row->design()),
+                'new' => $this->added($input, $row->design()),
+                default => $this->changed($input, $row->design(), $part[0], (int) substr($part, 1)),
+            };
             $input->check();
             $board = $this->board->with($kit, $row, $design->checked());
         } catch (InvalidDesign|InvalidInput) {

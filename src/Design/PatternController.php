@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Design;
 
 use App\Kits\Kits;
+use App\Kits\PlanController;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Web\Input;
@@ -62,6 +63,19 @@ final class PatternController extends Page
 
             return Outcome::undoable($this->generateUrl('design', ['id' => $id]), \sprintf('The pattern “%s” is as this design now.', $pattern->name));
         }, fn (Problem $problem): Response => $this->again($id, $problem));
+    }
+
+    /** A kit like one that there was, in another number. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/again', name: 'make_again', methods: ['POST'])]
+    public function kitAgain(Request $request, int $id, Kits $kits, MakeKitAgain $again): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $kits, $again): Outcome {
+            $pieces = $input->isEmpty('pieces') ? null : $input->whole('pieces', 1, Design::MOST);
+            $input->check();
+            [$kit, $told] = $again($step, $kits->one($id), $pieces);
+
+            return Outcome::undoable($this->generateUrl('kit', ['id' => $kit->id]), trim(\sprintf('“%s” is planned once more. %s', $kit->name, $told)));
+        }, fn (Problem $problem): Response => $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]));
     }
 
     #[Route('/patterns/{pattern<[0-9]{1,12}>}', name: 'make_pattern', methods: ['POST'])]

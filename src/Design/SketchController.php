@@ -56,10 +56,7 @@ final class SketchController extends Page
             $this->kits->one($id);
             $new = $this->photos->keep($this->picture($input) ?? throw InvalidPhoto::didNotArrive());
         });
-        $gone = $response->isRedirect() && null !== $new && $new === $this->kits->one($id)->sketch ? $old : $new;
-        if (null !== $gone) {
-            $this->photos->throwAway($gone);
-        }
+        $this->photos->settle($new, $old, $response->isRedirect() ? $this->kits->one($id)->sketch : null);
 
         return $response;
     }

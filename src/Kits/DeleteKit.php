@@ -29,7 +29,8 @@ final readonly class DeleteKit
             return;
         }
         $this->database->executeStatement('UPDATE need SET instead_of_id = NULL WHERE kit_id = ? AND instead_of_id IS NOT NULL', [$kit->id]);
-        foreach (['need', 'piece', 'sheet_in_work', 'cut_plan', 'design', 'making_step'] as $ofKit) {
+        $this->database->executeStatement('UPDATE album_page SET kit_id = NULL WHERE kit_id = ?', [$kit->id]);
+        foreach (['need', 'piece', 'sheet_in_work', 'cut_plan', 'design', 'making_step', 'kit_occasion', 'kit_time'] as $ofKit) {
             $this->database->delete($ofKit, ['kit_id' => $kit->id]);
         }
         $this->entities->clear();

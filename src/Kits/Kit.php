@@ -78,6 +78,11 @@ class Kit
         $this->note = $said->note;
     }
 
+    public function isClosed(): bool
+    {
+        return Stage::Closed === $this->stage;
+    }
+
     public function isPlanned(): bool
     {
         return Stage::Planned === $this->stage;
@@ -119,6 +124,18 @@ class Kit
     {
         $this->tray = $tray;
         $this->outSince = $at;
+    }
+
+    /** All of it is carried to another tray, or into a folder. */
+    public function carryTo(Place $tray): void
+    {
+        $this->tray = $tray;
+    }
+
+    /** Whether it waits in a folder. */
+    public function isParked(): bool
+    {
+        return 'folder' === $this->tray?->kind;
     }
 
     /** @throws RefusedStep if it has no tray */

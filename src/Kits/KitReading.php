@@ -10,6 +10,7 @@ use App\Steps\Unknown;
 use App\Web\Frame;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Upkeep\StampInk;
 
 /** Kits, their lists, and what is on their trays. */
 final readonly class KitReading
@@ -55,6 +56,28 @@ final readonly class KitReading
         $row = $this->database->fetchAssociative(self::KITS.' WHERE k.id = ? AND k.removed_at IS NULL', [$id]);
 
         return false === $row ? throw Unknown::kit($id) : $this->kit(new Row($row));
+    }
+
+    /** @return list<StampInk> the inks that were on a kit's tray, those that are home already too */
+    public function inksOf(int $kit): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            "SELECT DISTINCT i.id, i.name, i.details ->> '$.\"ink type\"' AS type, i.details ->> '$.\"cleans with\"' AS cleans
+             FROM movement m JOIN item i ON i.id = m.item_id AND i.kind = 'ink'
+             WHERE m.kit_id = ? AND +m.reason = 'pull' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) ORDER BY i.name",
+            [$kit],
+        ), static fn (Row $row): StampInk => StampInk::of($row->text('name'), $row->textOrNull('type') ?? '', $row->textOrNull('cleans') ?? ''));
+    }
+
+    /** Returns where the folder of a kit stands; null where it waits in none, or nobody has said. */
+    public function folderHome(int $kit): ?string
+    {
+        $address = $this->database->fetchOne(
+            'SELECT h.address FROM kit k JOIN folder f ON f.place_id = k.tray_id JOIN place h ON h.id = f.home_id WHERE k.id = ? AND h.retired_at IS NULL',
+            [$kit],
+        );
+
+        return \is_string($address) ? $address : null;
     }
 
     /** Returns what changes whenever anybody does something with a kit: its last movement, its list and its stage. */

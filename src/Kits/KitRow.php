@@ -74,9 +74,15 @@ final readonly class KitRow
         return null !== $this->tray;
     }
 
-    /** What is written on its tray. */
+    /** Whether it waits in a folder. */
+    public function isParked(): bool
+    {
+        return str_starts_with((string) $this->tray, 'folder ');
+    }
+
+    /** What is written on its tray or folder. */
     public function trayNumber(): string
     {
-        return str_replace('tray ', '', (string) $this->tray);
+        return str_replace(['tray ', 'folder '], ['', 'F'], (string) $this->tray);
     }
 }

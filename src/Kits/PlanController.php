@@ -10,11 +10,13 @@ use App\Catalogue\Items;
 use App\Find\FindReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
+use App\Stores\Places;
 use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Kit\Makes;
+use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -71,7 +73,52 @@ final class PlanController extends Page
             $kit->describe($this->described($input));
             $design->makes($kit, Makes::read($kit->makes)->pieces);
 
-            return Outcome::undoable($this->urlOf($kit), 'Written down.');
+            $isPast = null !== $kit->dueOn && $kit->dueOn->format('Ymd') < $this->frame->today()->format('Ymd');
+
+            return Outcome::undoable($this->urlOf($kit), $isPast ? 'Written down. That day is past, so the kit is overdue.' : 'Written down.');
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    /** A collection that is pulled and put back as one. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/collection', name: 'want_collection', methods: ['POST'])]
+    public function collection(Request $request, int $id, WantCollection $want): Response
+    {
+        return $this->write($request, function (Input $input) use ($id, $want): Outcome {
+            $collection = $input->text('collection', 120, true);
+            $input->check();
+            $many = $want($this->kits->one($id), $collection);
+
+            return Outcome::undoable(
+                $this->generateUrl('kit', ['id' => $id]),
+                \sprintf('%s of “%s” %s on the list.', Counted::of($many, 'thing'), $collection, Counted::verb($many)),
+            );
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    /** Its tray becomes free; all of it waits in a folder. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/park', name: 'park_kit', methods: ['POST'])]
+    public function park(Request $request, int $id, ParkKit $park, Places $places): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $park, $places): Outcome {
+            $home = $places->chosen($input, 'home');
+            $input->check();
+            $kit = $this->kits->one($id);
+            $folder = $park($step, $kit, $home);
+
+            $where = $folder->address.(null === $home ? '' : ' in '.$home->address);
+
+            return Outcome::final($this->urlOf($kit), \sprintf('“%s” waits in %s.', $kit->name, $where));
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/take-up', name: 'take_up_kit', methods: ['POST'])]
+    public function takeUp(Request $request, int $id, ParkKit $park): Response
+    {
+        return $this->write($request, function (Input $input, Step $step) use ($id, $park): Outcome {
+            $kit = $this->kits->one($id);
+            $tray = $park->takeUp($step, $kit);
+
+            return Outcome::final($this->urlOf($kit), \sprintf('“%s” is on %s.', $kit->name, $tray->address));
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -123,7 +170,7 @@ final class PlanController extends Page
         $said = new KitDescription(
             $input->text('name', 120, true),
             $input->text('makes', 200),
-            $input->date('due_on'),
+            $input->nearDate('due_on', $this->frame->today()),
             $input->text('for_whom', 120),
             $input->text('occasion', 120),
             $input->text('note', 2000),

@@ -41,7 +41,8 @@ final readonly class StartPull
         $this->entities->flush();
     }
 
-    private function freeTray(): Place
+    /** @throws RefusedStep if no tray is free */
+    public function freeTray(): Place
     {
         $places = $this->entities->getRepository(Place::class);
         for ($number = 1; $number <= self::TRAYS; ++$number) {
