@@ -57,6 +57,11 @@ $pages = [
     'log by reason' => ['/log?reason=use'],
     'log of old days' => ['/log?from=2024-07-01&until=2024-07-31'],
     'upkeep' => ['/upkeep'],
+    'year' => ['/year'],
+    'dates' => ['/occasions'],
+    'shelf' => ['/shelf'],
+    'missing' => ['/missing'],
+    'propose' => ['/propose?many=4'],
 ];
 $headers = ['find, one letter', 'find, a word', 'find, three words', 'find, misspelt'];
 printf("| page | p50 ms | p95 ms | KiB |\n|---|---:|---:|---:|\n");
@@ -89,7 +94,7 @@ $board = "/kits/{$m[1]}/design";
 $revision = static function () use ($ask, $board): string {
     return 1 === preg_match('/name="revision" value="(\d+)"/', $ask($board)[2], $m) ? $m[1] : '';
 };
-preg_match_all('/<option value="([^"]{6,})">/', $ask($board)[2], $papers);
+preg_match_all('/<option value="([^"]{6,})">/', $ask('/papers/names')[2], $papers);
 $chosen = [];
 foreach (['L1' => ['reveal' => '1/16'], 'L2' => ['size' => '4 × 5 1/4'], 'L3' => ['size' => '3 × 3/4']] as $part => $fields) {
     $paper = html_entity_decode($papers[1][(int) substr($part, 1) * 7]);

@@ -16,7 +16,7 @@ final class ArrowsTest extends TestCase
         'Console' => ['Database'],
         'Cutting' => ['Catalogue', 'Database', 'Kits', 'Labels', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
-        'Demo' => ['Catalogue', 'Cutting', 'Design', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Steps', 'Stores'],
+        'Demo' => ['Catalogue', 'Cutting', 'Design', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps', 'Stores', 'Year'],
         'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],
@@ -25,14 +25,17 @@ final class ArrowsTest extends TestCase
         'Making' => ['Catalogue', 'Database', 'Design', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
         'Paper' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'People' => ['Security', 'Steps', 'Stores', 'Web'],
+        'Propose' => ['Catalogue', 'Database', 'Design', 'Kits', 'Steps', 'Stores', 'Web'],
         'Rounds' => ['Catalogue', 'Database', 'Find', 'Kits', 'Labels', 'Log', 'Steps', 'Stores', 'Web'],
         'Schema' => ['Catalogue', 'Kits', 'Security', 'Stores'],
         'Security' => ['Database'],
+        'Shelf' => ['Catalogue', 'Database', 'Kits', 'Log', 'Steps', 'Stores', 'Web', 'Year'],
         'Steps' => ['Database', 'Security'],
         'Stores' => ['Database', 'Steps', 'Web'],
         'Undo' => ['Catalogue', 'Database', 'Find', 'Log', 'Security', 'Steps', 'Stores', 'Web'],
         'Upkeep' => ['Catalogue', 'People', 'Security', 'Steps', 'Web'],
         'Web' => ['Database', 'Security', 'Steps'],
+        'Year' => ['Catalogue', 'Database', 'Design', 'Kits', 'Security', 'Steps', 'Stores', 'Web'],
     ];
 
     public function testTheAreasKnowOfEachOtherOneWay(): void

@@ -12,6 +12,7 @@ use App\Console\DocumentCommand;
 use App\Console\InvalidDocument;
 use App\Console\PaperCommand;
 use App\Console\RoundCommand;
+use App\Console\ScheduleCommand;
 use App\Console\ScrapsCommand;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -39,6 +40,10 @@ final class CommandsTest extends TestCase
         "reveal": "1/16", "thickness": 0.01}, {"name": "panel", "kind": "mat", "reveal": "1/16", "thickness": 0.012}, {"name": "strip", "kind": "strip",
         "w": "3 1/2", "h": "3/4", "thickness": 0.01, "foam": true}], "base_thickness": 0.014, "foam_thickness": 0.08, "clearance": "1/8",
         "envelopes": [{"id": "A2", "w": "4 3/8", "h": "5 3/4"}, {"id": "A6", "w": "4 3/4", "h": "6 1/2"}]}';
+
+    private const SCHEDULE = '{"today": "2027-03-01", "hours": {"mon": 2, "tue": 2, "wed": 0, "thu": 2, "fri": 0, "sat": 4, "sun": 0},
+        "days": {"2027-03-06": 0}, "kits": [{"id": "k1", "due": "2027-03-13", "hours": 5.5, "drying_days": 1, "ready_from": "2027-03-03"},
+        {"id": "k2", "due": "2027-03-20", "hours": 0.1, "drying_days": 0, "ready_from": null}]}';
 
     /** @var array<string, DocumentCommand>|null */
     private ?array $commands = null;
@@ -273,15 +278,66 @@ final class CommandsTest extends TestCase
         }
     }
 
+    public function testKitsAreWorkedOnAsLateAsTheirDatesAllow(): void
+    {
+        $answer = $this->answer('schedule', self::SCHEDULE);
+        self::assertSame([
+            'id' => 'k1',
+            'start' => '2027-03-08',
+            'done' => '2027-03-12',
+            'late' => 0,
+            'work' => [['day' => '2027-03-08', 'hours' => 1.5], ['day' => '2027-03-09', 'hours' => 2], ['day' => '2027-03-11', 'hours' => 2]],
+        ], In::of($answer, 'kits', 0));
+        self::assertSame(['2027-03-20', [['day' => '2027-03-20', 'hours' => 0.1]]], [In::of($answer, 'kits', 1, 'start'), In::of($answer, 'kits', 1, 'work')]);
+        self::assertSame(0, $answer['most_late']);
+        $none = preg_replace('/"kits": \[.*\]/s', '"kits": []', self::SCHEDULE);
+        self::assertSame(['kits' => [], 'most_late' => 0], $this->answer('schedule', (string) $none));
+        $undated = str_replace(['"days": {"2027-03-06": 0},', ', "ready_from": "2027-03-03"'], '', self::SCHEDULE);
+        self::assertSame('2027-03-08', In::of($this->answer('schedule', $undated), 'kits', 0, 'start'), 'days and ready_from may be missing');
+    }
+
+    /** @return iterable<string, array{string, string, string}> what is replaced by what, and the field that is named */
+    public static function schedulesThatCannotBe(): iterable
+    {
+        yield 'a today that is none' => ['"2027-03-01"', '"2027-02-30"', 'today'];
+        yield 'a due date that is none' => ['"2027-03-13"', '"13 March"', 'kits[0].due'];
+        yield 'no due date' => ['"due": "2027-03-13", ', '', 'kits[0].due'];
+        yield 'a day that is none' => ['"2027-03-06"', '"2027-3-6"', 'days.2027-3-6'];
+        yield 'a day of 25 hours' => ['"2027-03-06": 0', '"2027-03-06": 25', 'days.2027-03-06'];
+        yield 'a weekday of fewer than none' => ['"wed": 0', '"wed": -0.5', 'hours.wed'];
+        yield 'a weekday that is missing' => ['"wed": 0, ', '', 'hours.wed'];
+        yield 'hours that are text' => ['"wed": 0', '"wed": "0"', 'hours.wed'];
+        yield 'a kit of no hours' => ['"hours": 5.5', '"hours": 0', 'kits[0].hours'];
+        yield 'half a drying day' => ['"drying_days": 1', '"drying_days": 0.5', 'kits[0].drying_days'];
+        yield 'drying backward' => ['"drying_days": 1', '"drying_days": -1', 'kits[0].drying_days'];
+        yield 'ready on no day' => ['"2027-03-03"', '20270303', 'kits[0].ready_from'];
+        yield 'an id twice' => ['"k2"', '"k1"', 'kits[1].id'];
+        yield 'more than ten years hold' => ['"hours": 5.5', '"hours": 5220', 'hours'];
+        yield 'more than any years hold' => ['"hours": 5.5', '"hours": 1e300', 'hours'];
+        yield 'days that are a list' => ['{"2027-03-06": 0}', '[]', 'days'];
+    }
+
+    #[DataProvider('schedulesThatCannotBe')]
+    public function testAScheduleThatCannotBeIsRefused(string $what, string $by, string $field): void
+    {
+        self::assertStringContainsString($what, self::SCHEDULE);
+        try {
+            $this->answer('schedule', str_replace($what, $by, self::SCHEDULE));
+            self::fail('It was answered.');
+        } catch (InvalidDocument $invalid) {
+            self::assertSame($field, $invalid->field);
+        }
+    }
+
     /** Twelve thousand documents broken at random: a refusal or an answer, never anything else, in little memory. */
     public function testBrokenDocumentsAreRefusedOrAnswered(): void
     {
         mt_srand(20261125);
         $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER, 'scraps' => self::SCRAPS,
-            'design' => self::DESIGN];
+            'design' => self::DESIGN, 'schedule' => self::SCHEDULE];
         $refused = $answered = 0;
         for ($i = 0; $i < 12000; ++$i) {
-            $command = array_keys($examples)[$i % 6];
+            $command = array_keys($examples)[$i % 7];
             $json = 0 === mt_rand(0, 5) ? $this->tornText($examples[$command]) : $this->brokenTree($examples[$command]);
             try {
                 $answer = $this->answer($command, $json);
@@ -308,6 +364,7 @@ final class CommandsTest extends TestCase
                 ['lottel:cut-plan', '{"unit": "in"}', 2],
                 ['lottel:scraps', self::SCRAPS, 0],
                 ['lottel:design', self::DESIGN, 0],
+                ['lottel:schedule', self::SCHEDULE, 0],
             ] as [$command, $json, $status]
         ) {
             $process = new Process(['php', 'bin/console', $command, '-'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
@@ -334,6 +391,7 @@ final class CommandsTest extends TestCase
             'paper' => new PaperCommand(),
             'scraps' => new ScrapsCommand(),
             'design' => new DesignCommand(),
+            'schedule' => new ScheduleCommand(),
         ];
 
         return $commands[$command]->answer(Document::parse($json));

@@ -16,6 +16,7 @@ use Lottel\Core\Design\Design;
 use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Measure\Length;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Uid\Uuid;
 
@@ -494,7 +495,15 @@ final class DesignTest extends RoomTestCase
         $this->assertCode(200);
         self::assertStringContainsString('strip 2 × 1', (string) $page->filter('.card-drawing')->attr('aria-label'));
         self::assertStringContainsString('As typed, not written yet.', $page->text());
-        $wrong = ['L3' => ['size' => '9 × 9'], 'L1' => ['reveal' => 'x'], 'L9' => ['reveal' => '1/8'], 'base' => ['quantity' => '0', 'size' => '4 × 5']];
+        $page = $this->post("/kits/{$kit}/design/preview/new", ['kind' => 'panel', 'name' => 'flag', 'size' => '1 1/2 × 1', 'paper' => 'Petrel']);
+        self::assertStringContainsString('flag 1½ × 1', (string) $page->filter('.card-drawing')->attr('aria-label'), 'what is being added is drawn too');
+        $wrong = [
+            'new' => ['kind' => 'panel', 'size' => ''],
+            'L3' => ['size' => '9 × 9'],
+            'L1' => ['reveal' => 'x'],
+            'L9' => ['reveal' => '1/8'],
+            'base' => ['quantity' => '0', 'size' => '4 × 5'],
+        ];
         foreach ($wrong as $part => $fields) {
             $this->post("/kits/{$kit}/design/preview/{$part}", $fields);
             $this->assertCode(204, $part);
@@ -503,6 +512,16 @@ final class DesignTest extends RoomTestCase
         self::assertStringContainsString('The front, 5 × 7', (string) $page->filter('.card-drawing')->attr('aria-label'));
         self::assertSame($revision, $this->revision($kit));
         $this->assertInStep($kit);
+    }
+
+    public function testTheNamesOfPapersAreAskedForOnce(): void
+    {
+        $board = $this->get("/kits/{$this->card()}/design");
+        $asks = (string) $board->filter('datalist#papers')->attr('hx-get');
+        self::assertCount(0, $board->filter('datalist#papers option'), 'the board itself does not carry them');
+        $names = $this->get($asks)->filter('option')->each(static fn (Crawler $option): string => (string) $option->attr('value'));
+        self::assertContains('Petrel card', $names);
+        self::assertSame(array_unique($names), $names, 'each once');
     }
 
     public function testDiesAreProposedThatCutTheSize(): void

@@ -33,6 +33,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the sixth' => [6];
         yield 'the seventh' => [7];
         yield 'the eighth' => [8];
+        yield 'the ninth' => [9];
     }
 
     #[DataProvider('versions')]
@@ -126,6 +127,14 @@ final class MigrationTest extends OwnFileTestCase
             self::assertCount(1, $this->get("/kits/{$kit}/design")->filter('.card-drawing'), 'designs come along');
             self::assertStringContainsString('3 of 4', $this->get("/kits/{$kit}/make")->filter('.making-steps')->text(), 'and how far they are');
             $this->postAndFollow('/patterns/1', ['name' => 'Again', 'quantity' => '2']);
+        }
+        if ($version >= 9) {
+            self::assertStringContainsString('Maren Tull', $this->get('/occasions/1')->text(), 'dates come along');
+            self::assertSame('[60,60,0,60,0,180,0]', $this->word('SELECT week_minutes FROM room'), 'and the hours at the bench');
+            $parked = $this->number('SELECT id FROM kit WHERE tray_id IN (SELECT place_id FROM folder)');
+            self::assertStringContainsString('waits in folder 1', $this->get("/kits/{$parked}")->text(), 'and what waits in a folder');
+            $given = $this->number('SELECT item_id FROM gift');
+            self::assertStringContainsString('sent to Hob', $this->get("/shelf/{$given}")->text(), 'and where a card went');
         }
         if ($version >= 2) {
             $this->get('/items/'.$this->number('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');

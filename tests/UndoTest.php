@@ -453,6 +453,7 @@ final class UndoTest extends RoomTestCase
             'retracking',
             'cut',
             'cut_part',
+            'feed',
             'doctrine_migration_versions',
         ];
         $tables = $this->database()->fetchFirstColumn(

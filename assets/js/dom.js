@@ -4,7 +4,7 @@ const NOT_TYPED_INTO = ['checkbox', 'radio', 'submit', 'button'];
 export const isTyping = (element) => element instanceof HTMLElement
     && (element.matches('textarea, select, [contenteditable]') || (element.matches('input') && !NOT_TYPED_INTO.includes(element.type)));
 
-export const isControl = (element) => element instanceof HTMLElement && element.matches('button, a[href], summary, input, [tabindex="0"]');
+export const isControl = (element) => element instanceof Element && element.matches('button, a[href], summary, input, [tabindex="0"]');
 
 export const main = () => document.getElementById('main');
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use Lottel\Core\Upkeep\Care;
+use Lottel\Core\Upkeep\Hazard;
+use Lottel\Core\Upkeep\StampInk;
 
 /** A caution, and the things to which it applies. */
 final readonly class CareRow
@@ -30,17 +32,18 @@ final readonly class CareRow
      * Returns the cautions that apply to some things on their way home, each once.
      *
      * @param list<ThingLine> $things
+     * @param list<StampInk> $inks that were with them
      *
      * @return list<self>
      */
-    public static function onReturn(array $things): array
+    public static function onReturn(array $things, array $inks = []): array
     {
-        return self::each($things, Care::onReturn(...));
+        return self::each($things, static fn (Hazard $hazard): Care => Hazard::Inky === $hazard ? Care::onReturnOfStamps($inks) : Care::onReturn($hazard));
     }
 
     /**
      * @param list<ThingLine> $things
-     * @param callable(\Lottel\Core\Upkeep\Hazard): (Care|null) $careOf
+     * @param callable(Hazard): (Care|null) $careOf
      *
      * @return list<self>
      */

@@ -33,6 +33,8 @@ final readonly class DeleteItem
         $this->database->executeStatement('DELETE FROM companion WHERE item_id = :id OR other_id = :id', ['id' => $item->id]);
         $this->database->delete('label_wish', ['item_id' => $item->id]);
         $this->database->delete('spot', ['item_id' => $item->id]);
+        $this->database->delete('price', ['item_id' => $item->id]);
+        $this->database->update('album_page', ['item_id' => null], ['item_id' => $item->id]);
         $this->database->update('item', ['parent_id' => null], ['parent_id' => $item->id]);
         $this->index->forgetItem((int) $item->id);
         $this->entities->remove($item);

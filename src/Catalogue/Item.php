@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Steps\StepRefused;
 use App\Stores\Place;
 use Doctrine\ORM\Mapping as ORM;
 use Lottel\Core\Catalogue\Kind;
@@ -198,6 +199,18 @@ class Item
     }
 
     /** Whether it stays what it is while it is worked with: one stamp set or tool, not a stock of them. */
+    /** Whether pieces can be cut from it: it is a paper, and somebody has said how large it is. */
+    public function canBeCut(): bool
+    {
+        return $this->kind->isCut() && null !== $this->sheet->sheet()->size;
+    }
+
+    /** @throws StepRefused if no pieces can be cut from it */
+    public function checkCanBeCut(): self
+    {
+        return $this->canBeCut() ? $this : throw $this->kind->isCut() ? StepRefused::hasNoSize($this->name) : StepRefused::isNoPaper($this->name);
+    }
+
     public function lasts(): bool
     {
         return $this->kind->lasts() && $this->tracking->isSingle();

@@ -278,11 +278,7 @@ final class ItemController extends Page
         }, fn (Problem $problem): Response => $this->showItem($id, $problem), function (Input $input) use (&$new): void {
             $new = $this->photos->keep($input->file('photo') ?? throw InvalidPhoto::didNotArrive());
         });
-        // Of the new file and the old one, the one that the room does not speak of any more goes.
-        $gone = $response->isRedirect() && null !== $new && $new === $this->reading->item($id)->photo ? $old : $new;
-        if (null !== $gone) {
-            $this->photos->throwAway($gone);
-        }
+        $this->photos->settle($new, $old, $response->isRedirect() ? $this->reading->item($id)->photo : null);
 
         return $response;
     }

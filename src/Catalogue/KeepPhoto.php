@@ -136,6 +136,15 @@ final readonly class KeepPhoto
         @unlink($this->path($name));
     }
 
+    /** Of a new photo and the one whose place it was to take, throws away the one that the room does not speak of. */
+    public function settle(?string $new, ?string $old, ?string $kept): void
+    {
+        $gone = null !== $new && $new === $kept ? $old : $new;
+        if (null !== $gone) {
+            $this->throwAway($gone);
+        }
+    }
+
     public function path(string $name): string
     {
         return $this->folder().'/'.preg_replace('/[^0-9a-f]/', '', $name).'.jpg';

@@ -60,10 +60,7 @@ final class PlacePhotoController extends Page
             $this->places->required($input, 'place');
             $new = $this->photos->keep($this->picture($input) ?? throw InvalidPhoto::didNotArrive(), KeepPhoto::SIDE_OF_A_PLACE);
         });
-        $gone = $response->isRedirect() && null !== $new && $new === $this->reading->place($address)?->photo ? $old : $new;
-        if (null !== $gone) {
-            $this->photos->throwAway($gone);
-        }
+        $this->photos->settle($new, $old, $response->isRedirect() ? $this->reading->place($address)?->photo : null);
 
         return $response;
     }

@@ -106,10 +106,7 @@ final readonly class AskForPieces
         if (null === $paper) {
             throw InvalidPieces::paperIsMissing($line->line);
         }
-        if (!$paper->kind->isCut()) {
-            throw StepRefused::isNoPaper($paper->name);
-        }
 
-        return null === $paper->sheet->sheet()->size ? throw StepRefused::hasNoSize($paper->name) : $paper;
+        return $paper->checkCanBeCut();
     }
 }

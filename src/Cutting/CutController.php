@@ -39,6 +39,12 @@ final class CutController extends Page
     ) {
     }
 
+    #[Route('/papers/names', name: 'paper_names', methods: ['GET'])]
+    public function names(): Response
+    {
+        return $this->render('cutting/paper_names.html.twig', ['names' => $this->papers->names()]);
+    }
+
     #[Route('/kits/{id<[0-9]{1,12}>}/cut', name: 'cut_kit', methods: ['GET'])]
     public function page(int $id, ?Problem $problem = null): Response
     {

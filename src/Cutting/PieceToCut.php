@@ -97,6 +97,15 @@ class PieceToCut
         return $piece;
     }
 
+    /** The same for another kit, so many of it. */
+    public function again(Kit $kit, int $quantity): self
+    {
+        $piece = new self($kit, $this->paper, $this->size(), $this->name, $quantity, $this->mayTurn, $this->creases());
+        $piece->wish = $this->wish;
+
+        return $piece;
+    }
+
     public function size(): Size
     {
         return Size::ofTicks($this->width, $this->height);

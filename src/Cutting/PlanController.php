@@ -48,14 +48,14 @@ final class PlanController extends Page
     #[Route('/plan.json', name: 'cut_document', methods: ['GET'])]
     public function document(int $id): Response
     {
-        return $this->download(self::encoded($this->document->question($this->kits->one($id))), 'application/json', 'cut-plan.json');
+        return $this->download(self::jsonDocument($this->document->question($this->kits->one($id))), 'application/json', 'cut-plan.json');
     }
 
     /** The plan as `lottel:cut-plan` would print it. */
     #[Route('/cuts.json', name: 'cuts_json', methods: ['GET'])]
     public function cuts(int $id): Response
     {
-        return $this->download(self::encoded($this->document->answer($this->kits->one($id))), 'application/json', 'cuts.json');
+        return $this->download(self::jsonDocument($this->document->answer($this->kits->one($id))), 'application/json', 'cuts.json');
     }
 
     #[Route('/cuts.csv', name: 'cuts_csv', methods: ['GET'])]
@@ -82,16 +82,5 @@ final class PlanController extends Page
         $table = $this->table->of($this->kits->one($id));
 
         return [] === $table->sheets ? throw Unknown::line($id) : $table;
-    }
-
-    /** @param array<string, mixed> $document */
-    private static function encoded(array $document): string
-    {
-        return json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
-    }
-
-    private function download(string $content, string $type, string $name): Response
-    {
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => 'attachment; filename="'.$name.'"']);
     }
 }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Cutting;
 
+use App\Web\Csv;
 use Lottel\Core\Cutting\Crease;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthFormat;
-use Symfony\Component\Serializer\Encoder\CsvEncoder;
 
 /** The pieces of a plan, or its cuts in their order, as a spreadsheet. */
 final readonly class PlanCsv
@@ -26,7 +26,7 @@ final readonly class PlanCsv
             }
         }
 
-        return $this->encoded($rows);
+        return Csv::file($rows);
     }
 
     public function pieces(CuttingTable $table, LengthFormat $lengths): string
@@ -51,12 +51,6 @@ final readonly class PlanCsv
             ];
         }
 
-        return $this->encoded($rows);
-    }
-
-    /** @param list<list<mixed>> $rows */
-    private function encoded(array $rows): string
-    {
-        return "\u{FEFF}".(new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]))->encode($rows, 'csv', [CsvEncoder::NO_HEADERS_KEY => true]);
+        return Csv::file($rows);
     }
 }

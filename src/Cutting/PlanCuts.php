@@ -27,7 +27,7 @@ use Lottel\Core\Cutting\Stock;
 final readonly class PlanCuts
 {
     /** How long is looked for a plan, in seconds: a first one at once, then better ones. */
-    public const EFFORTS = [0.05, 0.25, 0.6];
+    public const EFFORTS = [0.03, 0.25, 0.6];
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -93,9 +93,10 @@ final readonly class PlanCuts
         $kept = array_filter($this->cutting->sheets($kit), static fn (SheetOnTable $row): bool => $row->isLogged || $row->sheet()->isBegun());
         $isAhead = $this->cutting->plan($kit)->isAhead;
         $job = new CutJob($pieces, $kept);
-        $sides = array_map(static fn (PieceToCut $piece): int => min($piece->width, $piece->height), $pieces);
+        $sides = [\PHP_INT_MAX, ...array_map(static fn (PieceToCut $piece): int => min($piece->width, $piece->height), array_values($pieces))];
+        $colours = [] === $pieces ? [] : $this->stock->colours();
         foreach ($pieces as $piece) {
-            $job->offer($piece, $this->stock->of($kit, $piece->paper, [] === $sides ? 1 : min($sides), $piece->wish), $isAhead);
+            $job->offer($piece, $this->stock->of($kit, $piece->paper, min($sides), $piece->wish, $colours), $isAhead);
         }
 
         return $job;

@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Cutting;
 
 use App\Web\Frame;
+use App\Web\Pdf;
 use Lottel\Core\Cutting\SheetPlan;
 use Lottel\Core\Measure\Length;
-use Lottel\Core\Measure\LengthUnit;
 
 /** How a kit's sheets are cut, one a page: in true size on a page that is as large, or to fit a page of the room's usual size. */
 final readonly class PlanPdf
 {
     private const MARGIN = 16.0;
-    private const LETTER = [215.9, 279.4];
-    private const A4 = [210.0, 297.0];
     private const MOST_PAGES = 60;
 
     public function __construct(private Frame $frame)
@@ -23,27 +21,26 @@ final readonly class PlanPdf
 
     public function set(CuttingTable $table, string $title, bool $isTrueSize): string
     {
-        $pdf = new \TCPDF('P', 'mm', LengthUnit::Inch === $this->frame->measure() ? self::LETTER : self::A4, true, 'UTF-8');
-        $pdf->setCreator('Lottel');
-        $pdf->setTitle($title);
-        $pdf->setPrintHeader(false);
-        $pdf->setPrintFooter(false);
-        $pdf->setAutoPageBreak(false);
-        $pdf->setMargins(0, 0, 0);
-        $pdf->setViewerPreferences(['PrintScaling' => 'None']);
+        $pdf = Pdf::blank($title, $this->page());
         foreach (\array_slice($table->patterns(), 0, self::MOST_PAGES) as [$sheet, $many]) {
-            $this->page($pdf, $table, $sheet, $many, $isTrueSize);
+            $this->sheet($pdf, $table, $sheet, $many, $isTrueSize);
         }
 
         return $pdf->Output('cuts.pdf', 'S');
     }
 
-    private function page(\TCPDF $pdf, CuttingTable $table, int $sheet, int $many, bool $isTrueSize): void
+    /** @return array{float, float} the room's usual page */
+    private function page(): array
+    {
+        return $this->frame->isMetric() ? Pdf::A4 : Pdf::LETTER;
+    }
+
+    private function sheet(\TCPDF $pdf, CuttingTable $table, int $sheet, int $many, bool $isTrueSize): void
     {
         $row = $table->sheets[$sheet];
         $plan = SheetPlan::of($row->sheet()->root);
         $whole = static fn (int $ticks): float => $ticks / Length::TICKS_PER_MILLIMETRE;
-        $page = LengthUnit::Inch === $this->frame->measure() ? self::LETTER : self::A4;
+        $page = $this->page();
         if ($isTrueSize) {
             $page = [max(90.0, $whole($plan->width) + 2 * self::MARGIN), $whole($plan->height) + 2 * self::MARGIN + 10];
         }

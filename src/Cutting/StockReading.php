@@ -22,12 +22,23 @@ final readonly class StockReading
     {
     }
 
+    /** @return array<string, Lab> the colours of all papers, by their hex */
+    public function colours(): array
+    {
+        $hexes = Row::words($this->database->fetchFirstColumn(
+            "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished')",
+        ));
+
+        return array_combine($hexes, array_map(static fn (string $hex): Lab => Lab::of(Srgb::ofHex($hex)), $hexes));
+    }
+
     /**
      * @param int $narrowest the shorter side of the smallest piece, in ticks
+     * @param array<string, Lab> $colours of all papers, by their hex
      *
      * @return list<StockSheet> in the order of their numbers
      */
-    public function of(Kit $kit, Item $paper, int $narrowest, PaperWish $wish = PaperWish::This): array
+    public function of(Kit $kit, Item $paper, int $narrowest, PaperWish $wish, array $colours): array
     {
         $rows = $this->database->fetchAllAssociative(
             "WITH own AS (
@@ -51,23 +62,21 @@ final readonly class StockReading
                 (SELECT count(*) FROM sheet_in_work s WHERE s.item_id = i.id AND s.kit_id = :kit AND NOT s.is_logged
                     AND json_extract(s.tree, '$.made')) AS begun
              FROM few JOIN item i ON i.id = few.id ORDER BY i.id",
-            ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => $this->coloursLike($paper, $wish)],
+            ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => self::coloursLike($paper, $wish, $colours)],
         );
 
         return array_values(array_filter(array_map(static fn (array $columns): ?StockSheet => StockSheet::of(new Row($columns)), $rows)));
     }
 
-    private function coloursLike(Item $paper, PaperWish $wish): string
+    /** @param array<string, Lab> $colours */
+    private static function coloursLike(Item $paper, PaperWish $wish, array $colours): string
     {
         if (null === $paper->colour) {
             return '[]';
         }
         $wanted = Lab::of(Srgb::ofHex($paper->colour));
-        $known = Row::words($this->database->fetchFirstColumn(
-            "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished')",
-        ));
-        $like = array_filter($known, static fn (string $hex): bool => Difference::between($wanted, Lab::of(Srgb::ofHex($hex))) <= $wish->tolerance());
+        $like = array_filter($colours, static fn (Lab $known): bool => Difference::isWithin($wish->tolerance(), $wanted, $known));
 
-        return json_encode(array_values($like), \JSON_THROW_ON_ERROR);
+        return json_encode(array_map(strval(...), array_keys($like)), \JSON_THROW_ON_ERROR);
     }
 }

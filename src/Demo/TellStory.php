@@ -34,6 +34,7 @@ use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Year\Day;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Uid\Uuid;
@@ -65,6 +66,7 @@ final class TellStory
         private readonly TableReading $table,
         private readonly MakeCut $cut,
         private readonly DrawDesigns $draw,
+        private readonly FillYear $year,
     ) {
         $this->today = new \DateTimeImmutable('today', new \DateTimeZone('UTC'));
         $this->clock = new MockClock($this->today);
@@ -78,9 +80,12 @@ final class TellStory
             $this->at(-75, 9 * 60);
             $this->do('ada', fn (Step $step) => $this->room->things($step));
             $this->do('ada', fn (Step $step) => $this->room->companions());
+            $this->do('ada', fn () => $this->year->dates(Day::of($this->today)));
             foreach ($this->inOrder() as $chapter) {
                 $chapter->has('things') ? $this->comeIn($chapter) : $this->kit($chapter);
             }
+            $this->do('ada', fn () => $this->year->kits());
+            $this->do('ada', fn (Step $step) => $this->year->shelf($step, Day::of($this->today)));
         } finally {
             Clock::set($real);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Labels;
 
+use App\Web\Pdf;
 use Lottel\Core\Label\Face;
 use Lottel\Core\Label\LabelDrawing;
 use Lottel\Core\Label\Mark;
@@ -43,15 +44,8 @@ final readonly class LabelPdf
 
     private function open(int $width, int $height): \TCPDF
     {
-        $pdf = new \TCPDF($width > $height ? 'L' : 'P', 'mm', [$width / 10, $height / 10], true, 'UTF-8');
-        $pdf->setCreator('Lottel');
-        $pdf->setTitle('Labels');
-        $pdf->setPrintHeader(false);
-        $pdf->setPrintFooter(false);
-        $pdf->setAutoPageBreak(false);
-        $pdf->setMargins(0, 0, 0);
+        $pdf = Pdf::blank('Labels', [$width / 10, $height / 10]);
         $pdf->setCellPaddings(0, 0, 0, 0);
-        $pdf->setViewerPreferences(['PrintScaling' => 'None']);
 
         return $pdf;
     }

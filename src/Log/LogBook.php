@@ -33,7 +33,7 @@ final readonly class LogBook
     {
         $this->entities->flush();
         foreach ([$movement->from, $movement->to] as $place) {
-            if ($place->isTray() && $for?->tray !== $place->id) {
+            if ($place->isTray() && $for?->tray !== $place->id && $for?->nextTray !== $place->id) {
                 throw RefusedMovement::notItsTray($place->label);
             }
         }

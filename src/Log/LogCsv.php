@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Log;
 
+use App\Web\Csv;
 use App\Web\Frame;
 use Lottel\Core\Furniture\RetiredAddress;
-use Symfony\Component\Serializer\Encoder\CsvEncoder;
 
 /** The log as a spreadsheet. Text that a spreadsheet would take for a formula is made harmless. */
 final readonly class LogCsv
@@ -24,10 +24,9 @@ final readonly class LogCsv
      */
     public function chunks(iterable $lines): iterable
     {
-        $encoder = new CsvEncoder([CsvEncoder::ESCAPE_FORMULAS_KEY => true]);
-        yield "\u{FEFF}".$encoder->encode([self::COLUMNS], 'csv', [CsvEncoder::NO_HEADERS_KEY => true]);
+        yield Csv::file([self::COLUMNS]);
         foreach ($lines as $line) {
-            yield $encoder->encode([$this->cells($line)], 'csv', [CsvEncoder::NO_HEADERS_KEY => true]);
+            yield Csv::rows([$this->cells($line)]);
         }
     }
 

@@ -22,6 +22,56 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%s %d was done in the meantime, or taken back; this is how it stands now.', ucfirst($piece), $which));
     }
 
+    public static function albumIsFull(string $album, int $most): self
+    {
+        return new self(\sprintf('“%s” has %d pages; begin another album for those after them.', $album, $most));
+    }
+
+    public static function isInAlbum(string $page, string $album): self
+    {
+        return new self(\sprintf('%s is in “%s” already.', $page, $album));
+    }
+
+    public static function nothingOfCollection(string $collection): self
+    {
+        return new self(\sprintf('Nothing of “%s” is in a drawer that is not on the list already.', $collection));
+    }
+
+    public static function collectionIsLarge(string $collection, int $things, int $most): self
+    {
+        return new self(\sprintf('“%s” has %d things; a list takes %d of a collection. Choose them one by one.', $collection, $things, $most));
+    }
+
+    public static function othersBelongToIt(): self
+    {
+        return new self('Other things belong to it by now, so it stays as it is. Take those back first.');
+    }
+
+    public static function isParked(string $kit, string $folder): self
+    {
+        return new self(\sprintf('“%s” waits in %s already.', $kit, $folder));
+    }
+
+    public static function isNotParked(string $kit, string $tray): self
+    {
+        return new self(\sprintf('“%s” is on %s already.', $kit, $tray));
+    }
+
+    public static function allFoldersAreTaken(int $folders): self
+    {
+        return new self(\sprintf('All %d folders are in use. Take up a kit, or bring one home first.', $folders));
+    }
+
+    public static function occasionIsNotThen(string $occasion): self
+    {
+        return new self(\sprintf('%s is not on that day any more; this is how it stands.', $occasion));
+    }
+
+    public static function occasionHasKit(string $occasion, string $kit): self
+    {
+        return new self(\sprintf('“%s” is planned for %s. Take that kit off first, or let the date be.', $kit, $occasion));
+    }
+
     public static function itsOwnCompanion(string $name): self
     {
         return new self(\sprintf('%s is always with itself; choose another thing.', $name));

@@ -37,6 +37,26 @@ final class Unknown extends \RuntimeException
         return new self(\sprintf('“%s” has no design yet. Begin one on its board.', $kit));
     }
 
+    public static function contact(): self
+    {
+        return new self('That person is not in the list any more.');
+    }
+
+    public static function occasion(): self
+    {
+        return new self('That date is not in the year any more.');
+    }
+
+    public static function album(): self
+    {
+        return new self('That album or page is not there any more.');
+    }
+
+    public static function feed(): self
+    {
+        return new self('That calendar is not given out any more.');
+    }
+
     public static function pattern(): self
     {
         return new self('That pattern is not kept any more.');

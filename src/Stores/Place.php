@@ -144,6 +144,12 @@ class Place
         return new self(null, PlaceNature::Tray, 'tray', 'tray '.$number, 'tray '.$number);
     }
 
+    /** Where a pulled kit waits off the table. */
+    public static function folder(int $number): self
+    {
+        return new self(null, PlaceNature::Tray, 'folder', 'folder '.$number, 'folder '.$number);
+    }
+
     public function putFront(?Front $front): void
     {
         $this->frontX = $front?->x->ticks;

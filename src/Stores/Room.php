@@ -18,6 +18,10 @@ class Room
     #[ORM\Column(type: 'json', options: ['default' => '{}'])]
     public array $plan = [];
 
+    /** @var list<int> how many minutes are worked on each weekday from Monday on; empty where nobody has said */
+    #[ORM\Column(type: 'json', options: ['default' => '[]'])]
+    public array $weekMinutes = [];
+
     #[ORM\Embedded(columnPrefix: false)]
     public TrimmerColumns $trimmer;
 

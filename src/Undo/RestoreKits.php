@@ -133,7 +133,10 @@ final readonly class RestoreKits
             return;
         }
         $name = (string) $kit['name'];
-        $isUsed = [] !== array_filter(['need', 'piece', 'design'], fn (string $of): bool => $this->rows->has($of, 'kit_id', $change->row));
+        $isUsed = [] !== array_filter(
+            ['need', 'piece', 'design', 'kit_occasion', 'kit_time', 'album_page'],
+            fn (string $of): bool => $this->rows->has($of, 'kit_id', $change->row),
+        );
         if (Stage::Planned->value !== $kit['stage'] || $isUsed) {
             $back->stays(\sprintf('“%s” stays: other things belong to it by now.', $name));
 

@@ -10,6 +10,7 @@ use App\Database\StepChange;
 use App\Log\LogBook;
 use App\Steps\Step;
 use App\Steps\StepRefused;
+use Doctrine\DBAL\Exception\ForeignKeyConstraintViolationException;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Furniture\RetiredAddress;
@@ -49,6 +50,8 @@ final readonly class RestoreRows
             }
         } catch (UniqueConstraintViolationException) {
             throw StepRefused::isGivenToAnother();
+        } catch (ForeignKeyConstraintViolationException) {
+            throw StepRefused::othersBelongToIt();
         }
         $this->stores->tell($changes, $back);
         $this->stores->checkSpots($changes);
@@ -104,6 +107,11 @@ final readonly class RestoreRows
             'piece', 'sheet_in_work', 'cut_plan' => 'the cutting table',
             'design' => 'the design',
             'making_step' => 'the bench',
+            'kit_occasion', 'kit_time' => 'its date',
+            'other_hours' => 'the hours',
+            'set_aside', 'gift' => 'the shelf',
+            'price' => 'the prices',
+            'album_page' => 'the album',
             default => '“'.$change->text('name').'”',
         });
     }
@@ -143,6 +151,11 @@ final readonly class RestoreRows
             'sheet_in_work', 'cut_plan' => 'The cutting table',
             'design' => 'The design',
             'making_step' => 'The bench',
+            'kit_occasion', 'kit_time' => 'Its date',
+            'other_hours' => 'The hours of that day',
+            'set_aside', 'gift' => 'The shelf',
+            'price' => 'The price',
+            'album_page' => 'The album',
             default => (string) ($row['name'] ?? 'Something'),
         };
     }

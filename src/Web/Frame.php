@@ -137,9 +137,9 @@ final class Frame implements ResetInterface
     public function trays(): array
     {
         return $this->trays ??= Row::each($this->database->fetchAllAssociative(
-            'SELECT k.id, k.name, k.stage, k.due_on, k.out_since, CAST(substr(p.address, 6) AS INTEGER) AS number,
+            "SELECT k.id, k.name, k.stage, k.due_on, k.out_since, CAST(substr(p.address, 6) AS INTEGER) AS number,
                     (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
-             FROM kit_holder h JOIN kit k ON k.id = h.kit_id JOIN place p ON p.id = h.place_id ORDER BY number',
+             FROM kit_holder h JOIN kit k ON k.id = h.kit_id JOIN place p ON p.id = h.place_id AND p.kind = 'tray' ORDER BY number",
         ), $this->tray(...));
     }
 

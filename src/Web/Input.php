@@ -28,6 +28,9 @@ use Symfony\Component\Uid\Uuid;
 final class Input
 {
     /** Ids that every page could make. */
+    /** Nobody plans further ahead. */
+    public const MOST_YEARS_AHEAD = 20;
+
     private const NO_IDS = ['00000000-0000-0000-0000-000000000000', 'ffffffff-ffff-ffff-ffff-ffffffffffff'];
 
     /** @var array<string, string> */
@@ -204,6 +207,17 @@ final class Input
             $this->refuse($field, 'Write the day like 2026-12-24.');
 
             return null;
+        }
+
+        return $date;
+    }
+
+    /** A date that is no further ahead than somebody plans. */
+    public function nearDate(string $field, \DateTimeImmutable $today): ?\DateTimeImmutable
+    {
+        $date = $this->date($field);
+        if (null !== $date && (int) $date->format('Y') > (int) $today->format('Y') + self::MOST_YEARS_AHEAD) {
+            $this->refuse($field, 'That is more than twenty years ahead; is the year right?');
         }
 
         return $date;

@@ -23,6 +23,7 @@ final class MeasureExtension extends AbstractExtension
     public function getFilters(): array
     {
         return [
+            new TwigFilter('money', static fn (int $cents): string => number_format($cents / 100, 2)),
             new TwigFilter('qty', fn (int $quantity, Tracking $tracking): string => $this->frame->quantities()->print($quantity, $tracking)),
             new TwigFilter('qty_field', fn (int $quantity, Tracking $tracking): string => $this->frame->quantities()->field($quantity, $tracking)),
             new TwigFilter('sides', $this->sides(...)),

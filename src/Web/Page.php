@@ -92,6 +92,18 @@ abstract class Page extends AbstractController
         return $this->forward($route['_controller'], ['problem' => $problem] + $route, $asked);
     }
 
+    /** A file that the browser puts aside. */
+    protected function download(string $content, string $type, string $name): Response
+    {
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => \sprintf('attachment; filename="%s"', $name)]);
+    }
+
+    /** @param array<string, mixed> $document */
+    protected static function jsonDocument(array $document): string
+    {
+        return json_encode($document, \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)."\n";
+    }
+
     protected function quantityInWords(int $quantity, Tracking $tracking): string
     {
         return $this->frame->quantities()->print($quantity, $tracking);

@@ -199,3 +199,25 @@ test('of two people who change one design the second one is told, and loses noth
     assert.match(await ben.locator('.card-drawing').first().getAttribute('aria-label'), /strip 2 × 1/);
     assert.deepEqual([...ada.complaints, ...ben.complaints], []);
 });
+
+test('on a phone: a layer is drawn while it is added, papers are offered by name, and the drawn sketch lends its colours', { timeout: 120000 }, async () => {
+    const ada = await person(browser, room, 'ada', { bypassCSP: true, viewport: { width: 390, height: 844 }, hasTouch: true });
+    await planned(ada, '3 cards A2, mat, panel');
+    await ada.locator('.add-part summary', { hasText: 'strip' }).tap();
+    await ada.fill('#add-strip-size', '3 × 1/2');
+    await ada.locator('.as-typed').waitFor();
+    assert.match(await ada.locator('.card-drawing').first().getAttribute('aria-label'), /strip 3 × ½/);
+    await ada.locator('#papers option').first().waitFor({ state: 'attached' });
+    assert.ok((await ada.locator('#papers option').count()) > 20);
+    await ada.reload();
+    assert.doesNotMatch(await ada.locator('.card-drawing').first().getAttribute('aria-label'), /strip/, 'nothing was written');
+
+    await ada.locator('summary', { hasText: 'A sketch, or a photo' }).tap();
+    await press(ada, () => ada.getByRole('button', { name: 'Take the drawn one' }).tap());
+    assert.match(await said(ada), /The sketch stays with the kit/);
+    assert.ok(await ada.locator('.sketch img').evaluate((image) => image.decode().then(() => image.naturalWidth > 100)));
+    await press(ada, () => ada.getByRole('button', { name: 'Aim at its colours' }).tap());
+    assert.ok((await ada.locator('.target-colours li').count()) >= 3);
+    assert.deepEqual(await violations(ada), []);
+    assert.deepEqual(audit(room.data).differences, []);
+});

@@ -22,6 +22,11 @@ async function kitNamed(page, name) {
     return page.locator('.kit-tray, .kit-slip', { hasText: name }).locator('.name a').first().getAttribute('href');
 }
 
+async function firstOf(page, path, link) {
+    await page.goto(path);
+    return page.locator(link).first().getAttribute('href');
+}
+
 async function allPages(page) {
     const [pulling, making, returning, planned, designed] = [
         await kitNamed(page, 'Birthday bunting cards'),
@@ -62,6 +67,18 @@ async function allPages(page) {
         `${returning}/make`,
         `${planned}/design`,
         '/patterns',
+        '/year',
+        '/year?kit=1',
+        `/year?kit=${planned.split('/').pop()}`,
+        '/occasions',
+        '/occasions/1',
+        '/shelf',
+        '/shelf?wants=birthday&rather=blue',
+        await firstOf(page, '/shelf', '.shelf-board a'),
+        '/albums',
+        '/albums/1',
+        '/missing',
+        '/propose?many=4&wants=birthday',
         '/items/99999',
         '/stores/plan',
         '/take-in',
@@ -110,6 +127,17 @@ for (const [name, more] of [
         assert.deepEqual(found, []);
     });
 }
+
+test('no page is wider than a phone', { timeout: 300000 }, async () => {
+    const ada = await person(browser, room, 'ada', { viewport: { width: 390, height: 844 } });
+    const wider = [];
+    for (const path of await allPages(ada)) {
+        await ada.goto(path);
+        const over = await ada.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+        if (over > 0) wider.push(`${path}: by ${over}`);
+    }
+    assert.deepEqual(wider, []);
+});
 
 test('pages keep to their own policy and ask nobody else', { timeout: 120000 }, async () => {
     const ada = await person(browser, room, 'ada');

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Web;
+
+/** Documents to print, in millimetres, with their fonts inside. */
+final class Pdf
+{
+    public const LETTER = [215.9, 279.4];
+    public const A4 = [210.0, 297.0];
+
+    /**
+     * @param array{float, float} $page width and height
+     * @param float|null $margin inside which text flows from page to page; null where all is placed by hand, and printed as large as it is
+     */
+    public static function blank(string $title, array $page, ?float $margin = null): \TCPDF
+    {
+        $pdf = new \TCPDF($page[0] > $page[1] ? 'L' : 'P', 'mm', $page, true, 'UTF-8');
+        $pdf->setCreator('Lottel');
+        $pdf->setTitle($title);
+        $pdf->setPrintHeader(false);
+        $pdf->setPrintFooter(false);
+        $pdf->setAutoPageBreak(null !== $margin, $margin ?? 0);
+        $pdf->setMargins($margin ?? 0, $margin ?? 0, $margin ?? 0);
+        if (null === $margin) {
+            $pdf->setViewerPreferences(['PrintScaling' => 'None']);
+        }
+
+        return $pdf;
+    }
+}
