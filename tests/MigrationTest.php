@@ -34,6 +34,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the seventh' => [7];
         yield 'the eighth' => [8];
         yield 'the ninth' => [9];
+        yield 'the tenth' => [10];
     }
 
     #[DataProvider('versions')]
@@ -135,6 +136,13 @@ final class MigrationTest extends OwnFileTestCase
             self::assertStringContainsString('waits in folder 1', $this->get("/kits/{$parked}")->text(), 'and what waits in a folder');
             $given = $this->number('SELECT item_id FROM gift');
             self::assertStringContainsString('sent to Hob', $this->get("/shelf/{$given}")->text(), 'and where a card went');
+        }
+        if ($version >= 10) {
+            self::assertStringContainsString('to Maren Tull since', $this->get('/loans')->text(), 'and what is lent');
+            self::assertStringContainsString('Corner rounder', $this->get('/loans')->text(), 'and what is somebody else’s');
+            $class = $this->get('/kits/'.$this->number('SELECT kit_id FROM workshop').'/class');
+            self::assertSame(['4', '1'], [(string) $class->filter('.bag')->count(), (string) $class->filter('.bag.packed')->count()], 'and bags');
+            self::assertTrue($this->account('hank')->isChild);
         }
         if ($version >= 2) {
             $this->get('/items/'.$this->number('SELECT id FROM item WHERE photo IS NOT NULL').'/photo');

@@ -50,7 +50,7 @@ final readonly class AuditReading
     private function places(): array
     {
         $places = $retired = [];
-        foreach ($this->rows('SELECT id, nature, address, retired_at FROM place') as $row) {
+        foreach ($this->rows('SELECT id, nature, kind, address, retired_at FROM place') as $row) {
             $place = PlaceInLog::of($row);
             $places[$place->id] = $place;
             if ($place->isRetired) {

@@ -128,7 +128,7 @@ final readonly class LogBook
     {
         $balances = new Balances();
         $rows = $this->database->fetchAllAssociative(
-            'SELECT p.id, p.nature, p.address, p.retired_at, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?',
+            'SELECT p.id, p.nature, p.kind, p.address, p.retired_at, b.quantity FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?',
             [$movement->item],
         );
         foreach ($rows as $columns) {
@@ -155,8 +155,8 @@ final readonly class LogBook
     private function line(int $movementId): LogLine
     {
         $columns = $this->database->fetchAssociative(
-            'SELECT m.*, i.tracking, f.nature AS from_nature, f.address AS from_address, f.retired_at AS from_retired_at,
-                    t.nature AS to_nature, t.address AS to_address, t.retired_at AS to_retired_at
+            'SELECT m.*, i.tracking, f.nature AS from_nature, f.kind AS from_kind, f.address AS from_address, f.retired_at AS from_retired_at,
+                    t.nature AS to_nature, t.kind AS to_kind, t.address AS to_address, t.retired_at AS to_retired_at
              FROM movement m JOIN item i ON i.id = m.item_id JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE m.id = ?',
             [$movementId],
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Log;
 
 use App\Database\Row;
+use App\Stores;
 use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\Place;
 use Lottel\Core\Log\PlaceNature;
@@ -12,7 +13,7 @@ use Lottel\Core\Log\PlaceNature;
 /** Reads a place as the log knows it. */
 final class PlaceInLog
 {
-    /** @param string $prefix of its columns id, nature, address and retired_at */
+    /** @param string $prefix of its columns id, nature, kind, address and retired_at */
     public static function of(Row $row, string $prefix = ''): Place
     {
         return new Place(
@@ -20,6 +21,7 @@ final class PlaceInLog
             $row->one($prefix.'nature', PlaceNature::class),
             RetiredAddress::onLabel($row->text($prefix.'address')),
             null !== $row->textOrNull($prefix.'retired_at'),
+            Stores\Place::PERSON === $row->text($prefix.'kind'),
         );
     }
 }

@@ -18,4 +18,10 @@ final class AlreadyOut extends \DomainException implements Refusal
     {
         return new self(\sprintf('%s is out already: %s took it, it is on %s (%s).', $item, $who, $tray, $kit));
     }
+
+    /** @param string $lent such as “lent to Pelle” */
+    public static function with(string $item, string $lent): self
+    {
+        return new self(\sprintf('%s is not here: it is %s.', $item, $lent));
+    }
 }

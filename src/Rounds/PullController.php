@@ -248,7 +248,7 @@ final class PullController extends Page
             'stop' => $stop,
             'lit' => $round->lit,
             'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
-            'cares' => null === $stop ? [] : CareRow::onPull($stop->lines()),
+            'cares' => null === $stop ? [] : CareRow::onPull($stop->lines(), $this->me()->isChild),
             'instead_of' => $insteadOf,
             'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),
             'search' => $search,

@@ -180,7 +180,7 @@ final readonly class PullItem
             return;
         }
         $columns = $this->database->fetchAssociative(
-            "SELECT p.address, k.name AS kit, a.name AS who
+            "SELECT p.kind, p.name, p.address, k.name AS kit, a.name AS who
              FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray'
              LEFT JOIN kit_holder o ON o.place_id = p.id LEFT JOIN kit k ON k.id = o.kit_id
              LEFT JOIN movement m ON m.id = (SELECT max(id) FROM movement WHERE item_id = b.item_id AND to_id = p.id)
@@ -190,7 +190,9 @@ final readonly class PullItem
         );
         if (false !== $columns) {
             $row = new Row($columns);
-            throw AlreadyOut::onTray($item->name, $row->text('address'), $row->textOrNull('kit') ?? '', $row->textOrNull('who') ?? '');
+            throw Place::PERSON === $row->text('kind')
+                ? AlreadyOut::with($item->name, $row->text('name'))
+                : AlreadyOut::onTray($item->name, $row->text('address'), $row->textOrNull('kit') ?? '', $row->textOrNull('who') ?? '');
         }
     }
 }

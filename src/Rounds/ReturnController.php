@@ -205,7 +205,7 @@ final class ReturnController extends Page
             'stop' => $stop,
             'lit' => $round->lit,
             'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
-            'cares' => CareRow::onReturn($things, $this->reading->inksOf($id)),
+            'cares' => CareRow::onReturn($things, $this->reading->inksOf($id), $this->me()->isChild),
             'cared' => $cared ?? [],
             'later' => $round->later,
             'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),

@@ -21,6 +21,9 @@ use Lottel\Core\Measure\Length;
 #[ORM\Index(name: 'place_parent', columns: ['parent_id'])]
 class Place
 {
+    /** The kind of a place that stands for a person who has things of the room. */
+    public const PERSON = 'person';
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
@@ -150,6 +153,12 @@ class Place
         return new self(null, PlaceNature::Tray, 'folder', 'folder '.$number, 'folder '.$number);
     }
 
+    /** What stands in the log for a person to whom things are lent. */
+    public static function withPerson(string $address, string $name): self
+    {
+        return new self(null, PlaceNature::Tray, self::PERSON, $address, $name);
+    }
+
     public function putFront(?Front $front): void
     {
         $this->frontX = $front?->x->ticks;
@@ -269,7 +278,7 @@ class Place
 
     public function forLog(): Log\Place
     {
-        return new Log\Place((int) $this->id, $this->nature, RetiredAddress::onLabel($this->address), null !== $this->retiredAt);
+        return new Log\Place((int) $this->id, $this->nature, RetiredAddress::onLabel($this->address), null !== $this->retiredAt, self::PERSON === $this->kind);
     }
 
     /** Whether things are pulled from it, and put back into it: a place of the furniture, or the heap, that is in use. */

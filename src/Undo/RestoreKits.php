@@ -91,7 +91,7 @@ final readonly class RestoreKits
     public function checkTray(LogLine $line): void
     {
         $back = $line->movement->from;
-        if (PlaceNature::Tray !== $back->nature) {
+        if (!$back->isTray()) {
             return;
         }
         $kit = null === $line->kitId ? null : $this->rows->get('kit', $line->kitId);
@@ -134,7 +134,7 @@ final readonly class RestoreKits
         }
         $name = (string) $kit['name'];
         $isUsed = [] !== array_filter(
-            ['need', 'piece', 'design', 'kit_occasion', 'kit_time', 'album_page'],
+            ['need', 'piece', 'design', 'kit_occasion', 'kit_time', 'album_page', 'workshop'],
             fn (string $of): bool => $this->rows->has($of, 'kit_id', $change->row),
         );
         if (Stage::Planned->value !== $kit['stage'] || $isUsed) {

@@ -112,6 +112,9 @@ final readonly class RestoreRows
             'set_aside', 'gift' => 'the shelf',
             'price' => 'the prices',
             'album_page' => 'the album',
+            'loan' => 'the loan',
+            'workshop', 'share', 'bag' => 'the class',
+            'rest' => 'how it lies',
             default => '“'.$change->text('name').'”',
         });
     }
@@ -156,6 +159,9 @@ final readonly class RestoreRows
             'set_aside', 'gift' => 'The shelf',
             'price' => 'The price',
             'album_page' => 'The album',
+            'loan' => 'The loan',
+            'workshop', 'share', 'bag' => 'The class',
+            'rest' => 'How it lies',
             default => (string) ($row['name'] ?? 'Something'),
         };
     }

@@ -7,9 +7,17 @@ namespace Lottel\Core\Log;
 /** What the log needs to know about a place. */
 final readonly class Place
 {
-    /** @param bool $isRetired whether it has been taken out of use; nothing moves into or out of it any more */
-    public function __construct(public int $id, public PlaceNature $nature, public string $label, public bool $isRetired = false)
-    {
+    /**
+     * @param bool $isRetired whether it has been taken out of use; nothing moves into or out of it any more
+     * @param bool $isPerson whether it stands for somebody who has things of the room for a while; its nature is that of a tray
+     */
+    public function __construct(
+        public int $id,
+        public PlaceNature $nature,
+        public string $label,
+        public bool $isRetired = false,
+        public bool $isPerson = false,
+    ) {
     }
 
     /** Whether things are kept in it: storage, or the heap of what is not filed. */
@@ -18,9 +26,10 @@ final readonly class Place
         return PlaceNature::Storage === $this->nature || PlaceNature::Unfiled === $this->nature;
     }
 
+    /** Whether a kit has it: a tray, or a folder. */
     public function isTray(): bool
     {
-        return PlaceNature::Tray === $this->nature;
+        return PlaceNature::Tray === $this->nature && !$this->isPerson;
     }
 
     /** Whether it is one of these outside places. */

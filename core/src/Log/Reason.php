@@ -13,6 +13,8 @@ enum Reason: string
     case PutBack = 'return';
     case Move = 'move';
     case Park = 'park';
+    case Lend = 'lend';
+    case GiveBack = 'give back';
     case Cut = 'cut';
     case Make = 'make';
     case Lose = 'lose';
@@ -23,15 +25,18 @@ enum Reason: string
 
     /**
      * Whether a thing may move for this reason from one place to the other: a pull comes from storage and goes onto a tray, a
-     * return the other way, what is taken in comes from a source outside. A reversal mirrors another movement and is free.
+     * return the other way, what is taken in comes from a source outside, what is lent goes to a person and comes back
+     * as from a tray. A reversal mirrors another movement and is free.
      */
     public function links(Place $from, Place $to): bool
     {
         return match ($this) {
-            self::TakeIn => $from->isAnyOf(...Outside::sources()) && $to->isStore(),
+            self::TakeIn => $from->isAnyOf(Outside::Borrowed, ...Outside::sources()) && $to->isStore(),
             self::Pull => $from->isStore() && $to->isTray(),
+            self::Lend => $from->isStore() && $to->isPerson,
+            self::GiveBack => $from->isStore() && $to->isAnyOf(Outside::Borrowed),
             self::Use => $from->isTray() && $to->isAnyOf(Outside::UsedUp),
-            self::PutBack => $from->isTray() && $to->isStore(),
+            self::PutBack => ($from->isTray() || $from->isPerson) && $to->isStore(),
             self::Move => $from->isStore() && $to->isStore(),
             self::Park => $from->isTray() && $to->isTray(),
             self::Cut => ($from->isTray() && $to->isAnyOf(Outside::UsedUp)) || ($from->isAnyOf(Outside::MadeHere) && $to->nature->isInside()),
@@ -54,6 +59,8 @@ enum Reason: string
             self::PutBack => 'brought home',
             self::Move => 'moved',
             self::Park => 'carried',
+            self::Lend => 'lent',
+            self::GiveBack => 'gave back',
             self::Cut => 'cut',
             self::Make => 'finished',
             self::Lose => 'missed',

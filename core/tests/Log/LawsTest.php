@@ -29,6 +29,11 @@ final class LawsTest extends TestCase
         'store > lost' => [Reason::Lose],
         'tray > lost' => [Reason::Lose],
         'lost > store' => [Reason::FindAgain],
+        'store > person' => [Reason::Lend],
+        'person > store' => [Reason::PutBack],
+        'person > lost' => [Reason::Lose],
+        'borrowed > store' => [Reason::TakeIn],
+        'store > borrowed' => [Reason::GiveBack],
     ];
 
     private Place $drawer;
@@ -135,6 +140,8 @@ final class LawsTest extends TestCase
             $this->lost,
             new Place(5, PlaceNature::Storage, 'D1'),
             new Place(6, PlaceNature::Unfiled, 'not filed'),
+            new Place(7, PlaceNature::Tray, 'lent to Maren', false, true),
+            new Place(8, PlaceNature::Outside, 'borrowed'),
         ];
         $trackings = [];
         foreach (range(1, 12) as $item) {
@@ -145,7 +152,7 @@ final class LawsTest extends TestCase
         $refusals = 0;
         for ($i = 0; $i < 20000; ++$i) {
             $item = mt_rand(1, 12);
-            [$from, $to] = [$places[mt_rand(0, 5)], $places[mt_rand(0, 5)]];
+            [$from, $to] = [$places[mt_rand(0, 7)], $places[mt_rand(0, 7)]];
             $quantity = Tracking::One === $trackings[$item] ? mt_rand(0, 2) : mt_rand(-1, 9);
             $usual = self::LINKS[$this->sort($from).' > '.$this->sort($to)] ?? [];
             $reason = [] !== $usual && mt_rand(0, 9) > 0 ? $usual[array_rand($usual)] : Reason::cases()[mt_rand(0, \count(Reason::cases()) - 2)];
@@ -241,7 +248,11 @@ final class LawsTest extends TestCase
 
     private function sort(Place $place): string
     {
-        return PlaceNature::Outside === $place->nature ? $place->label : (PlaceNature::Tray === $place->nature ? 'tray' : 'store');
+        return match (true) {
+            PlaceNature::Outside === $place->nature => $place->label,
+            $place->isPerson => 'person',
+            default => PlaceNature::Tray === $place->nature ? 'tray' : 'store',
+        };
     }
 
     /** @param array<int, array<int, int>> $model */
@@ -254,7 +265,7 @@ final class LawsTest extends TestCase
         if ($from->nature->isInside()) {
             return ($model[$item][$from->id] ?? 0) < $quantity;
         }
-        $insideNow = array_sum(array_map(static fn (int $place): int => $model[$item][$place] ?? 0, [1, 2, 5, 6]));
+        $insideNow = array_sum(array_map(static fn (int $place): int => $model[$item][$place] ?? 0, [1, 2, 5, 6, 7]));
 
         return Tracking::One === $tracking && $insideNow > 0;
     }
