@@ -21,6 +21,7 @@ final class ArrowsTest extends TestCase
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],
         'Labels' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
+        'Lending' => ['Catalogue', 'Database', 'Log', 'Steps', 'Stores', 'Web', 'Year'],
         'Log' => ['Database', 'Steps', 'Stores', 'Web'],
         'Making' => ['Catalogue', 'Database', 'Design', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
         'Paper' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
@@ -35,6 +36,7 @@ final class ArrowsTest extends TestCase
         'Undo' => ['Catalogue', 'Database', 'Find', 'Log', 'Security', 'Steps', 'Stores', 'Web'],
         'Upkeep' => ['Catalogue', 'People', 'Security', 'Steps', 'Web'],
         'Web' => ['Database', 'Security', 'Steps'],
+        'Workshop' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Log', 'Making', 'Rounds', 'Steps', 'Stores', 'Web'],
         'Year' => ['Catalogue', 'Database', 'Design', 'Kits', 'Security', 'Steps', 'Stores', 'Web'],
     ];
 

@@ -47,6 +47,8 @@ final class SecurityTest extends RoomTestCase
                 '{feed}' => '1',
                 '{aside}' => '1',
                 '{page}' => '1',
+                '{loan}' => '1',
+                '{list}' => 'pack-out',
                 '{sheet}' => '1',
                 '{address}' => 'C1',
                 '{letters}' => 'C',

@@ -13,6 +13,7 @@ final class ArrowsTest extends TestCase
         'Words' => [],
         'Proposal' => ['Colour'],
         'Year' => ['Colour', 'Design', 'Measure', 'Words'],
+        'Workshop' => ['Words'],
         'Measure' => [],
         'Colour' => [],
         'Upkeep' => ['Words'],

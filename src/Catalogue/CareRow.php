@@ -23,9 +23,9 @@ final readonly class CareRow
      *
      * @return list<self>
      */
-    public static function onPull(array $things): array
+    public static function onPull(array $things, bool $isForChild = false): array
     {
-        return self::each($things, Care::onPull(...));
+        return self::each($things, Care::onPull(...), $isForChild);
     }
 
     /**
@@ -36,9 +36,11 @@ final readonly class CareRow
      *
      * @return list<self>
      */
-    public static function onReturn(array $things, array $inks = []): array
+    public static function onReturn(array $things, array $inks = [], bool $isForChild = false): array
     {
-        return self::each($things, static fn (Hazard $hazard): Care => Hazard::Inky === $hazard ? Care::onReturnOfStamps($inks) : Care::onReturn($hazard));
+        $careOf = static fn (Hazard $hazard): Care => Hazard::Inky === $hazard ? Care::onReturnOfStamps($inks) : Care::onReturn($hazard);
+
+        return self::each($things, $careOf, $isForChild);
     }
 
     /**
@@ -47,7 +49,7 @@ final readonly class CareRow
      *
      * @return list<self>
      */
-    private static function each(array $things, callable $careOf): array
+    private static function each(array $things, callable $careOf, bool $isForChild): array
     {
         $cares = [];
         foreach ($things as $thing) {
@@ -55,7 +57,7 @@ final readonly class CareRow
                 $care = $careOf($hazard);
                 if (null !== $care) {
                     $names = [...$cares[$hazard->value]->names ?? [], $thing->name];
-                    $cares[$hazard->value] = new self($care, $names);
+                    $cares[$hazard->value] = new self($isForChild ? $care->forChild() : $care, $names);
                 }
             }
         }

@@ -11,7 +11,7 @@ use Twig\TwigFunction;
 /** Pictures of things on pages. */
 final class CatalogueExtension extends AbstractExtension
 {
-    public function __construct(private readonly SeenDrawing $seen, private readonly Prices $prices)
+    public function __construct(private readonly SeenDrawing $seen, private readonly Prices $prices, private readonly LayFlat $flat)
     {
     }
 
@@ -24,6 +24,7 @@ final class CatalogueExtension extends AbstractExtension
             new TwigFunction('seen_cut_out', $this->seen->cutOut(...), ['is_safe' => ['html']]),
             new TwigFunction('stand_in', StandIn::of(...)),
             new TwigFunction('prices_of', $this->prices->of(...)),
+            new TwigFunction('flat_until', $this->flat->until(...)),
         ];
     }
 }

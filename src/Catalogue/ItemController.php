@@ -351,7 +351,7 @@ final class ItemController extends Page
     /** @return list<CareRow> */
     private function caresAtReturn(int $id): array
     {
-        return CareRow::onReturn($this->reading->lines([$id]));
+        return CareRow::onReturn($this->reading->lines([$id]), [], $this->me()->isChild);
     }
 
     private function stripAtHome(ItemRow $item): ?Strip

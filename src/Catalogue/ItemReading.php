@@ -91,7 +91,8 @@ final readonly class ItemReading
     public function whereaboutsOf(array $items): array
     {
         $rows = [] === $items ? [] : $this->database->fetchAllAssociative(
-            'SELECT b.item_id, b.quantity, p.id AS place_id, p.address, p.nature, k.id AS kit_id, k.name AS kit, k.stage AS kit_stage
+            'SELECT b.item_id, b.quantity, p.id AS place_id, p.address, p.kind AS place_kind, p.name AS place_name, p.nature,
+                    k.id AS kit_id, k.name AS kit, k.stage AS kit_stage
              FROM balance b JOIN place p ON p.id = b.place_id LEFT JOIN kit_holder o ON o.place_id = p.id LEFT JOIN kit k ON k.id = o.kit_id
              WHERE b.item_id IN ('.self::marks($items).") AND (p.nature <> 'outside' OR (p.address = 'lost' AND b.quantity > 0))
              ORDER BY p.nature, p.address",

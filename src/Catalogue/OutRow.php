@@ -6,7 +6,7 @@ namespace App\Catalogue;
 
 use App\Database\Row;
 
-/** A thing that is on a tray, away from its home. */
+/** A thing that is on a tray, or with somebody, away from its home. */
 final readonly class OutRow
 {
     private function __construct(public ThingRow $row, public string $tray, public ?int $kitId, public string $kit)

@@ -37,7 +37,7 @@ final readonly class TakeIn
         return array_map(fn (PastedThing $thing): Item => $this->one($step, $place, $thing), $things);
     }
 
-    public function one(Step $step, Place $place, PastedThing $thing, string $note = ''): Item
+    public function one(Step $step, Place $place, PastedThing $thing, string $note = '', Outside $from = Outside::Bought): Item
     {
         $item = new Item($thing->name, $thing->kind, $thing->tracking, PlaceNature::Storage === $place->nature ? $place : null);
         $item->maker = $thing->maker;
@@ -50,7 +50,7 @@ final readonly class TakeIn
         $this->entities->persist($item);
         $this->index->item($item);
         $this->labels->wishForThing($item, 'new');
-        $this->stock($step, $item, $place, $thing->quantity, Outside::Bought, $note);
+        $this->stock($step, $item, $place, $thing->quantity, $from, $note);
 
         return $item;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Database\Row;
+use App\Stores\Place;
 use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\PlaceNature;
 
@@ -19,6 +20,7 @@ final readonly class WhereRow
         public ?int $kitId,
         public ?string $kit,
         private ?Stage $stage,
+        public bool $isLent,
     ) {
     }
 
@@ -27,11 +29,12 @@ final readonly class WhereRow
         return new self(
             $row->int('quantity'),
             $row->int('place_id'),
-            $row->text('address'),
+            Place::PERSON === $row->text('place_kind') ? $row->text('place_name') : $row->text('address'),
             $row->one('nature', PlaceNature::class),
             $row->intOrNull('kit_id'),
             $row->textOrNull('kit'),
             $row->oneOrNull('kit_stage', Stage::class),
+            Place::PERSON === $row->text('place_kind'),
         );
     }
 

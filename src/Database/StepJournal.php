@@ -20,6 +20,7 @@ final readonly class StepJournal
         'design' => [], 'pattern' => [], 'making_step' => [],
         'contact' => [], 'occasion' => [], 'kit_occasion' => [], 'kit_time' => [], 'other_hours' => [],
         'folder' => [], 'set_aside' => [], 'gift' => [], 'price' => [], 'album' => [], 'album_page' => [],
+        'loan' => [], 'workshop' => [], 'share' => [], 'bag' => [], 'rest' => [],
     ];
 
     public function __construct(private Connection $database)

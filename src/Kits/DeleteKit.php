@@ -30,7 +30,10 @@ final readonly class DeleteKit
         }
         $this->database->executeStatement('UPDATE need SET instead_of_id = NULL WHERE kit_id = ? AND instead_of_id IS NOT NULL', [$kit->id]);
         $this->database->executeStatement('UPDATE album_page SET kit_id = NULL WHERE kit_id = ?', [$kit->id]);
-        foreach (['need', 'piece', 'sheet_in_work', 'cut_plan', 'design', 'making_step', 'kit_occasion', 'kit_time'] as $ofKit) {
+        foreach (['share', 'bag'] as $ofClass) {
+            $this->database->executeStatement("DELETE FROM $ofClass WHERE workshop_id IN (SELECT id FROM workshop WHERE kit_id = ?)", [$kit->id]);
+        }
+        foreach (['workshop', 'need', 'piece', 'sheet_in_work', 'cut_plan', 'design', 'making_step', 'kit_occasion', 'kit_time'] as $ofKit) {
             $this->database->delete($ofKit, ['kit_id' => $kit->id]);
         }
         $this->entities->clear();

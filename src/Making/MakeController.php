@@ -186,7 +186,7 @@ final class MakeController extends Page
             'piece_name' => Makes::nameOfPieces($kit->name),
             'stops' => \count($this->rounds->ofReturn($id)->stops),
             'lit' => $this->room->lit(array_map(static fn (ThingLine $thing): ?int => $thing->homeId, $things)),
-            'cares' => CareRow::onPull($things),
+            'cares' => CareRow::onPull($things, $this->me()->isChild),
             'to_care_for' => \count(array_filter($things, static fn (ThingLine $thing): bool => [] !== $thing->tags())),
             'version' => $this->reading->version($id),
             'search' => $search,

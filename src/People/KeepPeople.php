@@ -38,6 +38,15 @@ final readonly class KeepPeople
         ++$account->signIns;
     }
 
+    /** @throws StepRefused if it is an owner, who is grown up */
+    public function markChild(Account $account, bool $isChild): void
+    {
+        if ($isChild && Role::Owner === $account->role) {
+            throw StepRefused::ownerIsGrownUp($account->name);
+        }
+        $account->isChild = $isChild;
+    }
+
     /** @throws StepRefused if nobody would be left to look after the room */
     public function remove(Step $step, Account $account): void
     {

@@ -6,7 +6,7 @@ namespace App\People;
 
 final readonly class Newcomer
 {
-    public function __construct(public string $login, public string $name, #[\SensitiveParameter] public string $password)
+    public function __construct(public string $login, public string $name, #[\SensitiveParameter] public string $password, public bool $isChild = false)
     {
     }
 }

@@ -42,6 +42,7 @@ final readonly class OpenRoom
         }
         $account = new Account($newcomer->login, $newcomer->name, $role);
         $account->password = $this->hasher->hashPassword($account, $newcomer->password);
+        $account->isChild = $newcomer->isChild;
         $this->entities->persist($account);
 
         return $account;

@@ -22,6 +22,10 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface, Equa
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $leftAt = null;
 
+    /** Whether a grown-up has to hand them some things. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $isChild = false;
+
     /** Counted up to end all sessions. */
     #[ORM\Column(options: ['default' => 0])]
     public int $signIns = 0;

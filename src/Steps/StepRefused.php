@@ -22,6 +22,36 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('%s %d was done in the meantime, or taken back; this is how it stands now.', ucfirst($piece), $which));
     }
 
+    public static function ownerIsGrownUp(string $name): self
+    {
+        return new self(\sprintf('%s runs this room; only a helper is a child here.', $name));
+    }
+
+    public static function isNoInk(string $name): self
+    {
+        return new self(\sprintf('%s is no ink.', $name));
+    }
+
+    public static function bagIsPacked(int $number): self
+    {
+        return new self(\sprintf('Bag %d is packed already.', $number));
+    }
+
+    public static function bagIsNotPacked(int $number): self
+    {
+        return new self(\sprintf('Bag %d is not packed.', $number));
+    }
+
+    public static function noSuchBag(int $number, int $bags): self
+    {
+        return new self(\sprintf('There is no bag %d; there are %d of them.', $number, $bags));
+    }
+
+    public static function nothingToPack(string $kit): self
+    {
+        return new self(\sprintf('“%s” is on no tray; pull it first, then pack its bags.', $kit));
+    }
+
     public static function albumIsFull(string $album, int $most): self
     {
         return new self(\sprintf('“%s” has %d pages; begin another album for those after them.', $album, $most));

@@ -62,6 +62,16 @@ final class Unknown extends \RuntimeException
         return new self('That pattern is not kept any more.');
     }
 
+    public static function loan(): self
+    {
+        return new self('That loan is not written down any more.');
+    }
+
+    public static function workshop(string $kit): self
+    {
+        return new self(\sprintf('“%s” is for no class.', $kit));
+    }
+
     public static function unit(string $letters): self
     {
         return new self(\sprintf('There is no unit “%s” in this room.', mb_substr($letters, 0, 24)));

@@ -50,7 +50,7 @@ final class PeopleController extends Page
     public function addHelper(Request $request, OpenRoom $open): Response
     {
         return $this->write($request, function (Input $input) use ($open): Outcome {
-            $newcomer = new Newcomer($input->login('login'), $input->text('name', 120, true), $input->secret('password', 10));
+            $newcomer = new Newcomer($input->login('login'), $input->text('name', 120, true), $input->secret('password', 10), $input->isTicked('child'));
             if ('' !== $newcomer->login && null !== $this->people->named($newcomer->login)) {
                 $input->refuse('login', 'Somebody has this log-in already.');
             }
@@ -70,6 +70,19 @@ final class PeopleController extends Page
             $this->keep->remove($step, $person);
 
             return $this->final(\sprintf('%s works here no longer and cannot sign in. The log keeps the name.', $person->name));
+        }, $this->showUpkeep(...));
+    }
+
+    /** A helper is a child, or has grown up. */
+    #[Route('/upkeep/people/{id<[0-9]{1,9}>}/child', name: 'mark_child', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function markChild(Request $request, int $id): Response
+    {
+        return $this->write($request, function (Input $input) use ($id): Outcome {
+            $person = $this->people->one($id);
+            $this->keep->markChild($person, $input->isTicked('child'));
+
+            return $this->final(\sprintf($person->isChild ? '%s is a child: cautions say so.' : '%s is grown up.', $person->name));
         }, $this->showUpkeep(...));
     }
 

@@ -21,6 +21,7 @@ use Lottel\Core\Log\RefusedRetracking;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\InvalidWeight;
 use Lottel\Core\Picture\UnclearPicture;
+use Lottel\Core\Workshop\InvalidWorkshop;
 use Symfony\Component\DependencyInjection\Attribute\Exclude;
 use Symfony\Component\HttpFoundation\Request;
 
@@ -51,6 +52,7 @@ final readonly class Problem
             $exception instanceof InvalidWeight => [422, ['grams' => $exception->getMessage()]],
             $exception instanceof RefusedMovement => [422, ['quantity' => $exception->inWords($quantities)]],
             $exception instanceof InvalidDesign => [422, [$exception->column() => $exception->getMessage()]],
+            $exception instanceof InvalidWorkshop => [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof InvalidPieces => [422, ['pieces' => $exception->getMessage()]],
             $exception instanceof RefusedCut => null === $exception->field ? [409, []] : [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof UnclearPicture => [422, ['photo' => $exception->getMessage()]],

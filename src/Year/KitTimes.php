@@ -15,6 +15,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Design\MakingStep;
 use Lottel\Core\Design\MakingSteps;
 use Lottel\Core\Kit\Makes;
+use Lottel\Core\Year\Day;
 use Lottel\Core\Year\KitTime;
 use Lottel\Core\Year\KitWorkload;
 use Lottel\Core\Year\SpentTime;
@@ -28,6 +29,23 @@ final class KitTimes
 
     public function __construct(private readonly Connection $database, private readonly EntityManagerInterface $entities, private readonly Frame $frame)
     {
+    }
+
+    /** Until which day the pieces of a kit that were made last must dry; null where they need not, or are dry. */
+    public function driesUntil(int $kit): ?Day
+    {
+        $columns = $this->database->fetchAssociative(
+            "SELECT max(m.at) AS made, max(t.drying_days) AS days FROM kit_time t JOIN movement m ON m.kit_id = t.kit_id AND +m.reason = 'make'
+             AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) WHERE t.kit_id = ? AND t.drying_days > 0 HAVING made IS NOT NULL",
+            [$kit],
+        );
+        if (false === $columns) {
+            return null;
+        }
+        $row = new Row($columns);
+        $dry = Day::of($row->time('made')->setTimezone($this->frame->timeZone()))->plus($row->int('days'));
+
+        return $dry->number > Day::of($this->frame->today())->number ? $dry : null;
     }
 
     /**

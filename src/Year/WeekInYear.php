@@ -13,8 +13,9 @@ final readonly class WeekInYear
     /**
      * @param list<KitInYear> $kits
      * @param list<DateInYear> $dates
+     * @param list<DayNote> $notes
      */
-    private function __construct(public Day $monday, public ?WeekLoad $load, public array $kits, public array $dates)
+    private function __construct(public Day $monday, public ?WeekLoad $load, public array $kits, public array $dates, public array $notes)
     {
     }
 
@@ -29,11 +30,12 @@ final readonly class WeekInYear
             $page->weeks[$nth] ?? null,
             array_values(array_filter($page->kits, static fn (KitInYear $kit): bool => $isIn($kit->due))),
             array_values(array_filter($page->dates, static fn (DateInYear $date): bool => $isIn($date->day))),
+            array_values(array_filter($page->notes, static fn (DayNote $note): bool => $isIn($note->day))),
         );
     }
 
     public function isEmpty(): bool
     {
-        return [] === $this->kits && [] === $this->dates && true !== $this->load?->isOverFull();
+        return [] === $this->kits && [] === $this->dates && [] === $this->notes && true !== $this->load?->isOverFull();
     }
 }

@@ -12,7 +12,7 @@ use Twig\TwigFunction;
 
 final class YearExtension extends AbstractExtension
 {
-    public function __construct(private readonly YearDrawing $drawing, private readonly Feeds $feeds)
+    public function __construct(private readonly YearDrawing $drawing, private readonly Feeds $feeds, private readonly KitTimes $times)
     {
     }
 
@@ -21,6 +21,7 @@ final class YearExtension extends AbstractExtension
         return [
             new TwigFunction('year_drawing', $this->drawing->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('feed_word', $this->feeds->wordOf(...)),
+            new TwigFunction('dries_until', $this->times->driesUntil(...)),
         ];
     }
 

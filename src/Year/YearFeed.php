@@ -45,6 +45,9 @@ final readonly class YearFeed
             $uid = \sprintf('occasion-%d-%s@%s', (int) $date->occasion->id, $date->day->text(), $host);
             $this->event($calendar, $uid, $date->day, $date->occasion->lasts, $date->name(), $date->isToMake() ? 'To make.' : '', $at);
         }
+        foreach ($year->notes as $note) {
+            $this->event($calendar, $note->key.'@'.$host, $note->day, 1, $note->text, '', $at);
+        }
 
         return $calendar->serialize();
     }

@@ -16,6 +16,7 @@ final readonly class YearPage
      * @param list<KitInYear> $kits those with a date first, in its order
      * @param list<DateInYear> $dates in the order of their days
      * @param list<string> $warnings
+     * @param list<DayNote> $notes
      */
     public function __construct(
         public Day $today,
@@ -26,6 +27,7 @@ final readonly class YearPage
         public array $dates,
         public ?TodayAtBench $now,
         public array $warnings,
+        public array $notes,
     ) {
     }
 

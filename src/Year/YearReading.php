@@ -22,6 +22,7 @@ use Lottel\Core\Year\TodayAtBench;
 use Lottel\Core\Year\WeekLoad;
 use Lottel\Core\Year\WorkDays;
 use Lottel\Core\Year\WorkingHours;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /** The kits and dates of some weeks, when each kit must be begun, and what does not go together. */
 final readonly class YearReading
@@ -29,6 +30,7 @@ final readonly class YearReading
     /** In so many weeks room is looked for, for what has no date. */
     private const LOOKED_AHEAD = 26;
 
+    /** @param iterable<DayNotes> $notes */
     public function __construct(
         private KitReading $kits,
         private KitTimes $times,
@@ -37,6 +39,8 @@ final readonly class YearReading
         private EntityManagerInterface $entities,
         private Connection $database,
         private Frame $frame,
+        #[AutowireIterator(DayNotes::class)]
+        private iterable $notes,
     ) {
     }
 
@@ -62,7 +66,20 @@ final readonly class YearReading
             $this->dates($first, $first->plus(7 * $many - 1), $kits, $today, $hours),
             null === $hours ? null : TodayAtBench::of($today, $hours, $plan, self::names($rows), $weeks),
             [...$warnings, ...$this->clashes($plan, self::names($rows))],
+            $this->notes($first, $first->plus(7 * $many - 1), $today),
         );
+    }
+
+    /** @return list<DayNote> */
+    private function notes(Day $first, Day $last, Day $today): array
+    {
+        $notes = [];
+        foreach ($this->notes as $who) {
+            $notes = [...$notes, ...$who->between($first, $last, $today)];
+        }
+        usort($notes, static fn (DayNote $a, DayNote $b): int => [$a->day->number, $a->key] <=> [$b->day->number, $b->key]);
+
+        return $notes;
     }
 
     /**

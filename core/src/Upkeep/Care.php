@@ -34,6 +34,22 @@ final readonly class Care
         };
     }
 
+    /** The same for a child, to whom some things are handed by a grown-up. */
+    public function forChild(): self
+    {
+        $leave = match ($this->hazard) {
+            Hazard::Hot => 'Do not touch it: a grown-up takes it, and switches it on and off.',
+            Hazard::Blade => 'Leave it to a grown-up, capped or not.',
+            Hazard::Solvent => 'Leave it to a grown-up, and the lid shut.',
+            Hazard::Heavy => 'A grown-up carries it.',
+            Hazard::SmallParts => 'A grown-up opens the box. Nothing of it goes into a mouth.',
+            Hazard::Powder => 'With a grown-up beside you; do not blow at it.',
+            Hazard::Inky, Hazard::LiesFlat => '',
+        };
+
+        return '' === $leave ? $this : new self($this->hazard, $this->isTicked ? $leave.' Ask them: '.lcfirst($this->do) : $leave, $this->why, $this->isTicked);
+    }
+
     /** Returns what is to be done, and ticked, before the thing goes home. */
     public static function onReturn(Hazard $hazard): self
     {

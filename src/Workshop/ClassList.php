@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Web\Frame;
+use App\Web\Pdf;
+use Lottel\Core\Words\Counted;
+use Lottel\Core\Workshop\Load;
+
+/** What is taken to a class, and what those who come bring along: as text, and on a page to print. */
+final readonly class ClassList
+{
+    private const MARGIN = 18.0;
+
+    public function __construct(private Frame $frame)
+    {
+    }
+
+    /** What is carried there: bag by bag and box by box, with how heavy it is. */
+    public function packOut(WorkshopPage $page): string
+    {
+        $sets = $page->class->sets();
+        $lines = [
+            $page->workshop->kit->name,
+            ucfirst($page->class->inWords()).'.',
+            '',
+            \sprintf('%s, each %s, together %s:', Counted::of($sets, 'bag'), $this->weight($page->bag->grams()), $this->weight($page->bag->grams($sets))),
+            ...array_map(fn (WorkshopRow $row): string => self::tick($this->amount($row, $row->thing->share->each ?? 0)), $page->bagged()),
+            ...$this->caveat($page->bag),
+        ];
+        if ([] !== $page->shared()) {
+            $lines = [
+                ...$lines,
+                '',
+                \sprintf('Box of what is shared, %s:', $this->weight($page->box->grams())),
+                ...array_map(fn (WorkshopRow $row): string => self::tick($this->amount($row, $page->wanted($row))), $page->shared()),
+                ...$this->caveat($page->box),
+            ];
+        }
+        $also = Workshop::lines($page->workshop->also);
+        if ([] !== $also) {
+            $lines = [...$lines, '', 'Also:', ...array_map(self::tick(...), $also)];
+        }
+
+        return implode("\n", [...$lines, '', \sprintf('All bags and the box: %s.', $this->weight($page->grams()))])."\n";
+    }
+
+    /** What those who come should know. */
+    public function participants(WorkshopPage $page): string
+    {
+        $kit = $page->workshop->kit;
+        $bring = Workshop::lines($page->workshop->bring);
+        $lines = [
+            $kit->name.(null === $kit->dueOn ? '' : ', '.$kit->dueOn->format('l j F Y')),
+            '',
+            [] === $bring ? 'Nothing is to be brought along.' : 'Please bring:',
+            ...array_map(self::tick(...), $bring),
+            '',
+            'There will be, for each one:',
+            ...array_map(fn (WorkshopRow $row): string => '  - '.$this->amount($row, $row->thing->share->each ?? 0), $page->bagged()),
+        ];
+        if ([] !== $page->shared()) {
+            $lines = [...$lines, '', 'To share:', ...array_map(static fn (WorkshopRow $row): string => '  - '.$row->name, $page->shared())];
+        }
+
+        return implode("\n", $lines)."\n";
+    }
+
+    /** Sets such a text on a page of the room's usual size. */
+    public function pdf(string $text): string
+    {
+        $lines = explode("\n", rtrim($text));
+        $pdf = Pdf::blank($lines[0], $this->frame->isMetric() ? Pdf::A4 : Pdf::LETTER, self::MARGIN);
+        $pdf->AddPage();
+        $pdf->setFont('dejavusans', 'B', 15);
+        $pdf->MultiCell(0, 9, $lines[0], 0, 'L');
+        foreach (\array_slice($lines, 1) as $line) {
+            $pdf->setFont('dejavusans', str_ends_with($line, ':') ? 'B' : '', 10.5);
+            $pdf->MultiCell(0, 6.2, $line, 0, 'L');
+        }
+
+        return $pdf->Output('class.pdf', 'S');
+    }
+
+    private static function tick(string $line): string
+    {
+        return '  [ ] '.$line;
+    }
+
+    private function amount(WorkshopRow $row, int $quantity): string
+    {
+        $isOne = $row->tracking->movesWhole();
+        $many = $isOne ? (string) $quantity : $this->frame->quantities()->print($quantity, $row->tracking);
+
+        return $many.($row->tracking->isPieces() || $isOne ? ' × ' : ' of ').$row->name;
+    }
+
+    /** @return list<string> */
+    private function caveat(Load $load): array
+    {
+        return '' === $load->caveat() ? [] : ['  (The weight is '.$load->caveat().'.)'];
+    }
+
+    private function weight(int $grams): string
+    {
+        return $this->frame->weights()->print($grams);
+    }
+}
