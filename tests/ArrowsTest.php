@@ -16,7 +16,10 @@ final class ArrowsTest extends TestCase
         'Console' => ['Database'],
         'Cutting' => ['Catalogue', 'Database', 'Kits', 'Labels', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
-        'Demo' => ['Catalogue', 'Cutting', 'Design', 'Find', 'Kits', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps', 'Stores', 'Year'],
+        'Demo' => [
+            'Catalogue', 'Cutting', 'Design', 'Find', 'Kits', 'Lending', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps', 'Stores', 'Workshop',
+            'Year',
+        ],
         'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],

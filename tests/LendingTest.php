@@ -190,8 +190,8 @@ final class LendingTest extends RoomTestCase
             $this->assertCode(422, json_encode($bad, \JSON_THROW_ON_ERROR));
             self::assertCount(1, $page->filter('.field-error'), json_encode($bad, \JSON_THROW_ON_ERROR));
         }
-        $wrong = [['things' => ''], ['things' => "One\nTwo"], ['owner' => ''], ['kind' => 'unheard'], ['address' => 'Z9'], ['things' => 'Thing; ; -4']];
-        foreach ($wrong as $bad) {
+        $mistaken = [['things' => ''], ['things' => "One\nTwo"], ['owner' => ''], ['kind' => 'unheard'], ['address' => 'Z9'], ['things' => 'Thing; ; -4']];
+        foreach ($mistaken as $bad) {
             $this->post('/loans/borrowed', $bad + ['_form' => 'borrow', 'things' => 'Rounder', 'owner' => 'Pelle', 'kind' => '', 'address' => '']);
             $this->assertCode(422, json_encode($bad, \JSON_THROW_ON_ERROR));
         }

@@ -70,11 +70,34 @@ final class ProposeTest extends RoomTestCase
         self::assertSame('Cake', $birthday[0][0]);
         self::assertSame([], $this->proposed('many=4&wants=condolence'));
         self::assertStringContainsString('Nothing can be laid out', $this->browser->getCrawler()->text());
-        $first = $this->proposed('many=4')[0][0];
-        $another = (string) $this->browser->getCrawler()->filter('.proposal a.link')->first()->attr('href');
-        $next = $this->get($another)->filter('.proposal .name')->each(static fn (Crawler $name): string => $name->text());
-        self::assertNotContains($first, $next);
-        self::assertStringContainsString('1 thing left out', $this->browser->getCrawler()->text());
+    }
+
+    public function testAPartIsSwappedForTheNextBestAndTheOthersStay(): void
+    {
+        $this->fill();
+        $this->putInto('C2', 'Lamp card; ; 12; ; #e0aa4e; 8 1/2 × 11; 80 lb cover');
+        $before = $this->proposed('many=4');
+        $another = $this->browser->getCrawler()->filter('.proposal')->first()->filter('a.link')->eq(1);
+        self::assertStringContainsString('another instead of '.$before[0][1], $another->text());
+        $after = $this->proposed((string) parse_url((string) $another->attr('href'), \PHP_URL_QUERY));
+        self::assertNotSame($before[0][1], $after[0][1]);
+        self::assertSame([$before[0][0], \array_slice($before[0], 2), $before[1]], [$after[0][0], \array_slice($after[0], 2), $after[1]]);
+        self::assertNotContains($after[0][1], $before[1], 'nothing that the other one has');
+        $none = $this->get('/propose?many=4&swap=1-stamps');
+        self::assertStringContainsString('Nothing else that could be the stamps lies idle.', $none->filter('.year-warning')->text());
+        self::assertSame($before, $this->proposed('many=4&swap=9-panel,x,1-,0-mat,1-unheard'), 'what is no part is passed over');
+    }
+
+    public function testATimeSaysHowManyItIsEnoughFor(): void
+    {
+        $this->fill();
+        $page = $this->get('/propose?many=12&time=1+h');
+        self::assertMatchesRegularExpression('/^1 h is enough for \d cards? of 12, about/', $page->filter('.year-warning')->text());
+        $fewer = $this->get((string) $page->filter('.year-warning a')->attr('href'));
+        self::assertCount(0, $fewer->filter('.year-warning'), 'so many are done in that time');
+        self::assertStringContainsString('too short for one card', $this->get('/propose?many=4&time=1+min')->filter('.year-warning')->text());
+        self::assertStringContainsString('Write a time', $this->get('/propose?many=4&time=soon')->filter('.field-error')->text());
+        self::assertStringContainsString('to fetch', $page->filter('.proposal')->text());
     }
 
     public function testMoreThanThePapersHoldIsNotProposed(): void

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Database\Row;
-use App\Stores\FloorReading;
 use App\Stores\InnerRow;
 use App\Stores\PlaceReading;
 use App\Stores\PlaceRow;
+use App\Stores\ReachOfPlaces;
 use App\Stores\RoomReading;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
@@ -23,7 +23,6 @@ use Lottel\Core\Homes\HomeCandidate;
 use Lottel\Core\Homes\HomeProposal;
 use Lottel\Core\Homes\HomeRanking;
 use Lottel\Core\Homes\NewBasket;
-use Lottel\Core\Homes\Reach;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\Clock\ClockInterface;
@@ -37,14 +36,13 @@ final class HomeReading implements ResetInterface
     private const WORTH_A_GUESS = 0.3;
     private const MOST = 60;
     private const MOST_WARNINGS = 3;
-    private const WALK_UNKNOWN = 2000.0;
 
     /** @var list<PlaceForHome>|null */
     private ?array $places = null;
 
     public function __construct(
         private readonly Connection $database,
-        private readonly FloorReading $floor,
+        private readonly ReachOfPlaces $reach,
         private readonly RoomReading $room,
         private readonly PlaceReading $stores,
         private readonly ClockInterface $clock,
@@ -308,17 +306,15 @@ final class HomeReading implements ResetInterface
             return $this->places;
         }
         [$samples, $counts] = $this->samples();
-        $walks = $this->walks();
 
-        return $this->places = array_map(function (PlaceRow $place) use ($samples, $counts, $walks): PlaceForHome {
+        return $this->places = array_map(function (PlaceRow $place) use ($samples, $counts): PlaceForHome {
             $sample = $samples[$place->id] ?? [];
-            [$walk, $isAway] = $walks[(int) $place->unitId] ?? [self::WALK_UNKNOWN, false];
 
             return new PlaceForHome(
                 $place,
                 array_map(static fn (ThingRow $row): Thing => $row->thing, $sample),
                 $this->roomLeft($place, $sample, $counts[$place->id] ?? 0),
-                (new Reach())->seconds($walk, $this->height($place), $place->template->access(), $place->layer, false, $isAway),
+                $this->reach->seconds($place->id) ?? 0.0,
             );
         }, $this->stores->forHomes());
     }
@@ -352,21 +348,5 @@ final class HomeReading implements ResetInterface
         }
 
         return [$samples, $counts];
-    }
-
-    /** @return array<int, array{float, bool}> millimetres from the seat at the bench, and whether it is in another room, by unit */
-    private function walks(): array
-    {
-        $walks = [];
-        $isFirst = true;
-        foreach ($this->floor->rooms() as $room) {
-            $seat = $room->layout->seat();
-            foreach ($room->units as $unit) {
-                $walks[$unit->id] = [$unit->footprint->stand()->distanceTo($seat), !$isFirst];
-            }
-            $isFirst = false;
-        }
-
-        return $walks;
     }
 }

@@ -67,6 +67,7 @@ final class TellStory
         private readonly MakeCut $cut,
         private readonly DrawDesigns $draw,
         private readonly FillYear $year,
+        private readonly LendAndTeach $lend,
     ) {
         $this->today = new \DateTimeImmutable('today', new \DateTimeZone('UTC'));
         $this->clock = new MockClock($this->today);
@@ -82,7 +83,11 @@ final class TellStory
             $this->do('ada', fn (Step $step) => $this->room->companions());
             $this->do('ada', fn () => $this->year->dates(Day::of($this->today)));
             foreach ($this->inOrder() as $chapter) {
-                $chapter->has('things') ? $this->comeIn($chapter) : $this->kit($chapter);
+                match (true) {
+                    $chapter->has('things') => $this->comeIn($chapter),
+                    $chapter->has('what') => $this->loan($chapter),
+                    default => $this->kit($chapter),
+                };
             }
             $this->do('ada', fn () => $this->year->kits());
             $this->do('ada', fn (Step $step) => $this->year->shelf($step, Day::of($this->today)));
@@ -95,7 +100,7 @@ final class TellStory
     private function inOrder(): array
     {
         $story = $this->files->yaml('story');
-        $chapters = [...array_values($story->parts('came_in')), ...array_values($story->parts('kits'))];
+        $chapters = [...array_values($story->parts('came_in')), ...array_values($story->parts('kits')), ...array_values($story->parts('loans'))];
         $day = static fn (Said $chapter): int => $chapter->int($chapter->has('day') ? 'day' : 'planned');
         usort($chapters, static fn (Said $a, Said $b): int => $day($a) <=> $day($b));
 
@@ -113,6 +118,12 @@ final class TellStory
         }
     }
 
+    private function loan(Said $chapter): void
+    {
+        $this->at($chapter->int('day'), 18 * 60);
+        $this->do('ada', fn (Step $step) => $this->lend->loan($step, $chapter, $this->day($chapter->int('until'))));
+    }
+
     private function kit(Said $chapter): void
     {
         $who = $chapter->text('who');
@@ -121,6 +132,9 @@ final class TellStory
         $isOfThisMorning = \in_array($until, ['pulling', 'cutting'], true);
         $this->at($planned, $isOfThisMorning ? 7 * 60 + 40 : 19 * 60);
         $id = $this->plan($who, $chapter);
+        if ($chapter->has('class')) {
+            $this->do($who, fn () => $this->lend->teach($this->kits->one($id), $chapter->part('class')));
+        }
         if ('planned' === $until) {
             return;
         }
@@ -137,6 +151,11 @@ final class TellStory
         $this->pass(90);
         $this->work($who, $id, $chapter);
         if ('making' === $until) {
+            if ($chapter->has('folder')) {
+                $this->pass(30);
+                $this->do($who, fn (Step $step) => $this->lend->park($step, $this->kits->one($id), $chapter->text('folder')));
+            }
+
             return;
         }
         $this->at($chapter->int('returned', -1), 16 * 60 + 10);

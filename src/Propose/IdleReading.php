@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Propose;
 
 use App\Database\Row;
+use App\Stores\ReachOfPlaces;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Srgb;
@@ -21,6 +22,9 @@ use Lottel\Core\Year\CardChoice;
 final readonly class IdleReading
 {
     private const MOST = 400;
+
+    /** Seconds to a thing of which nobody knows where it stands. */
+    private const OUT_OF_THE_WAY = 60.0;
     private const SECONDS_OF_SEARCH = 0.02;
 
     /** What of an item lies in drawers, less what other lists want of it. */
@@ -28,38 +32,31 @@ final readonly class IdleReading
         - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id AND k.stage <> 'closed'
            WHERE n.item_id = i.id AND n.state = 'open')";
 
-    public function __construct(private Connection $database, private Frame $frame)
+    public function __construct(private Connection $database, private Frame $frame, private ReachOfPlaces $reach)
     {
     }
 
-    /**
-     * @param string $wants the occasion, empty for any
-     * @param list<int> $without things that are not to be proposed
-     */
-    public function proposals(int $pieces, string $wants, Sides $panel, Sides $mat, array $without): Proposals
+    /** @param string $wants the occasion, empty for any */
+    public function proposals(int $pieces, string $wants, Sides $panel, Sides $mat): Proposals
     {
         $papers = $this->rows("i.kind IN ('paper', 'scrap') AND i.tracking = 'count' AND i.outline IS NULL AND i.sheet_width IS NOT NULL
-            AND i.colour IS NOT NULL", 1, $without);
+            AND i.colour IS NOT NULL", 1);
         $sheets = [];
         foreach ($papers as $row) {
             $sheets[$row->int('id')] = $row;
         }
 
         return new Proposals(
-            $this->stamps($wants, $without),
+            $this->stamps($wants),
             array_map($this->thing(...), $papers),
-            array_map($this->thing(...), $this->rows("i.kind = 'ink' AND i.colour IS NOT NULL", 1, $without)),
-            array_map($this->thing(...), $this->rows("i.kind = 'embellishment' AND i.tracking = 'count' AND i.colour IS NOT NULL", $pieces, $without)),
+            array_map($this->thing(...), $this->rows("i.kind = 'ink' AND i.colour IS NOT NULL", 1)),
+            array_map($this->thing(...), $this->rows("i.kind = 'embellishment' AND i.tracking = 'count' AND i.colour IS NOT NULL", $pieces)),
             static fn (Part $part, IdleThing $paper): bool => self::isEnough($sheets[$paper->id], Part::Panel === $part ? $panel : $mat, $pieces),
         );
     }
 
-    /**
-     * @param list<int> $without
-     *
-     * @return list<IdleThing>
-     */
-    private function stamps(string $wants, array $without): array
+    /** @return list<IdleThing> */
+    private function stamps(string $wants): array
     {
         $dies = [];
         foreach ($this->database->fetchAllAssociative(
@@ -70,14 +67,14 @@ final readonly class IdleReading
             $dies[$row->int('one')][] = $row->int('other');
             $dies[$row->int('other')][] = $row->int('one');
         }
-        $free = array_map(static fn (Row $row): int => $row->int('id'), $this->rows("i.kind = 'die'", 1, $without));
+        $free = array_map(static fn (Row $row): int => $row->int('id'), $this->rows("i.kind = 'die'", 1));
         $word = CardChoice::word($wants);
 
         return array_map(fn (Row $row): IdleThing => $this->thing(
             $row,
             array_values(array_intersect($dies[$row->int('id')] ?? [], $free)),
             IdleThing::speaksOf($word, $row->text('sentiments'), $row->text('name'), ...$row->texts('themes')),
-        ), $this->rows("i.kind = 'stamp set'", 1, $without));
+        ), $this->rows("i.kind = 'stamp set'", 1));
     }
 
     /** @param list<int> $with */
@@ -91,28 +88,22 @@ final readonly class IdleReading
             $row->int('id'),
             null === $colour ? null : Srgb::ofHex($colour),
             $days,
-            0.0,
+            $this->reach->seconds($row->intOrNull('home_id') ?? 0) ?? self::OUT_OF_THE_WAY,
             'scrap' === $row->text('kind'),
             $with,
             $isFitting,
         );
     }
 
-    /**
-     * @param list<int> $without
-     *
-     * @return list<Row>
-     */
-    private function rows(string $condition, int $atLeast, array $without): array
+    /** @return list<Row> */
+    private function rows(string $condition, int $atLeast): array
     {
-        $rows = Row::each($this->database->fetchAllAssociative(
-            'SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, '.self::FREE.' AS free
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, i.home_id, '.self::FREE.' AS free
              FROM item i WHERE i.removed_at IS NULL AND '.$condition.' AND free >= CAST(:least AS INTEGER)
              ORDER BY coalesce(i.used_at, i.since), i.id LIMIT '.self::MOST,
             ['least' => $atLeast],
         ), static fn (Row $row): Row => $row);
-
-        return array_values(array_filter($rows, static fn (Row $row): bool => !\in_array($row->int('id'), $without, true)));
     }
 
     /** A cut plan says whether the pieces come out of what is free. */

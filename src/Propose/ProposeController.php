@@ -14,6 +14,7 @@ use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Measure\Duration;
 use Lottel\Core\Proposal\Part;
 use Lottel\Core\Proposal\Proposal;
 use Lottel\Core\Year\KitTime;
@@ -27,7 +28,10 @@ final class ProposeController extends Page
 {
     private const USUAL = 4;
     private const MOST = 100;
-    private const MOST_WITHOUT = 200;
+    private const MOST_SWAPS = 60;
+
+    /** So many things are fetched for a card, about. */
+    private const LINES = 6;
 
     public function __construct(
         private readonly IdleReading $idle,
@@ -44,10 +48,11 @@ final class ProposeController extends Page
         $isNumber = ctype_digit($typed) && (int) $typed >= 1 && (int) $typed <= self::MOST;
         $pieces = $isNumber ? (int) $typed : self::USUAL;
         $wants = mb_substr(trim($request->query->getString('wants')), 0, 60);
-        $without = $this->without($request);
+        $swaps = $this->swaps($request);
+        $time = Duration::read(trim($request->query->getString('time')));
         $sides = TakeProposal::design($pieces)->front();
-        $proposals = $this->idle->proposals($pieces, $wants, $sides[1]->at->sides(), $sides[0]->at->sides(), $without)->best();
-        $kits = $this->shown($proposals, $pieces);
+        $proposals = $this->idle->proposals($pieces, $wants, $sides[1]->at->sides(), $sides[0]->at->sides())->withSwaps($swaps);
+        $kits = $this->shown($proposals->proposals, $pieces);
         $parts = array_merge([], ...array_map(static fn (ProposedKit $kit): array => $kit->parts(), $kits));
         $places = array_map(static fn (array $part): ?int => $part[1]->homeId, $parts);
 
@@ -58,7 +63,10 @@ final class ProposeController extends Page
             'is_number' => $isNumber,
             'most' => self::MOST,
             'wants' => $wants,
-            'without' => $without,
+            'time' => trim($request->query->getString('time')),
+            'fits' => null === $time ? null : self::fitting($pieces, $time),
+            'stayed' => [] === $proposals->stayed ? null : $proposals->stayed[\count($proposals->stayed) - 1][1]->value,
+            'swaps' => array_map(static fn (array $swap): string => ($swap[0] + 1).'-'.$swap[1]->value, $swaps),
             'lit' => $this->room->lit($places),
             'problem' => $problem,
         ]);
@@ -88,12 +96,19 @@ final class ProposeController extends Page
         return $input->isEmpty($field) ? null : $this->items->one($input->id($field))->checkCanBeCut();
     }
 
-    /** @return list<int> */
-    private function without(Request $request): array
+    /** @return list<array{int, Part}> which proposal, from 0, and which part of it, as `1-panel,3-ink` */
+    private function swaps(Request $request): array
     {
-        $ids = explode(',', $request->query->getString('without'));
+        $swaps = [];
+        foreach (\array_slice(explode(',', $request->query->getString('swap')), 0, self::MOST_SWAPS) as $swap) {
+            [$number, $name] = explode('-', $swap, 2) + ['', ''];
+            $part = Part::tryFrom($name);
+            if (null !== $part && ctype_digit($number) && (int) $number >= 1) {
+                $swaps[] = [(int) $number - 1, $part];
+            }
+        }
 
-        return \array_slice(array_values(array_unique(array_map(intval(...), array_filter($ids, ctype_digit(...))))), 0, self::MOST_WITHOUT);
+        return $swaps;
     }
 
     /**
@@ -108,12 +123,27 @@ final class ProposeController extends Page
         foreach ([] === $all ? [] : $this->reading->lines($all) as $line) {
             $things[$line->id] = $line;
         }
-        $time = KitTime::estimated(new KitWorkload($pieces, 'card', true, 0, 6, 2 * $pieces), []);
+        $minutes = self::minutes($pieces);
 
         return array_map(static fn (Proposal $one): ProposedKit => new ProposedKit(
             $one,
             array_filter($things, static fn (ThingLine $line): bool => \in_array($line->id, $one->things(), true)),
-            $time->minutes,
+            $minutes,
         ), $proposals);
+    }
+
+    /** Returns how many of so many cards a time is enough for. */
+    private static function fitting(int $pieces, Duration $time): int
+    {
+        while ($pieces > 0 && self::minutes($pieces) > $time->minutes) {
+            --$pieces;
+        }
+
+        return $pieces;
+    }
+
+    private static function minutes(int $pieces): int
+    {
+        return KitTime::estimated(new KitWorkload($pieces, 'card', true, 0, self::LINES, 2 * $pieces), [])->minutes;
     }
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Propose;
 
 use App\Catalogue\ThingLine;
+use Lottel\Core\Proposal\IdleThing;
 use Lottel\Core\Proposal\Part;
 use Lottel\Core\Proposal\Proposal;
+use Lottel\Core\Round\RoundTime;
 
 /** A proposal with its things as a page shows them. */
 final readonly class ProposedKit
@@ -31,6 +33,12 @@ final readonly class ProposedKit
         }
 
         return $parts;
+    }
+
+    /** How long it takes to get at its things, one by one from the bench, in words; an estimate. */
+    public function reach(): string
+    {
+        return RoundTime::inWords(array_sum(array_map(static fn (IdleThing $thing): float => $thing->seconds, $this->proposal->parts)));
     }
 
     /** @return list<ThingLine> what goes with its stamps */

@@ -46,6 +46,30 @@ final readonly class Proposals
     }
 
     /**
+     * Returns the best ones with some parts swapped for the next best, one after the other; what was swapped out does not come back.
+     *
+     * @param list<array{int, Part}> $swaps which proposal, from 0, and which part of it
+     */
+    public function withSwaps(array $swaps, int $many = 3): SwappedProposals
+    {
+        $proposals = $this->best($many);
+        $out = $stayed = [];
+        foreach ($swaps as [$nth, $part]) {
+            $was = ($proposals[$nth] ?? null)?->part($part);
+            $taken = array_merge($out, ...array_map(static fn (Proposal $one): array => $one->things(), $proposals));
+            $next = null === $was ? null : $this->swapped($proposals[$nth], $part, $taken);
+            if (null === $was || null === $next) {
+                $stayed[] = [$nth, $part];
+                continue;
+            }
+            $out[] = $was->id;
+            $proposals[$nth] = $next;
+        }
+
+        return new SwappedProposals($proposals, $stayed);
+    }
+
+    /**
      * Returns the same proposal with the next best thing for one of its parts; null where there is none.
      *
      * @param list<int> $without things that are taken elsewhere, or were swapped out
@@ -53,9 +77,10 @@ final readonly class Proposals
     public function swapped(Proposal $proposal, Part $part, array $without): ?Proposal
     {
         $kept = array_diff_key($proposal->parts, [$part->value => true]);
-        $taken = [...$without, ...array_map(static fn (IdleThing $thing): int => $thing->id, array_values($proposal->parts))];
+        $taken = [...$without, ...$proposal->things()];
         $best = null;
-        foreach ($this->free($this->of($part), $taken, $part, \PHP_INT_MAX) as $thing) {
+        $whole = array_filter($this->of($part), static fn (IdleThing $thing): bool => [] === array_intersect($thing->with, $taken));
+        foreach ($this->free($whole, $taken, $part, \PHP_INT_MAX) as $thing) {
             $points = self::points([...$kept, $part->value => $thing]);
             $isBetter = null === $best || [$points, $thing->id] < [$best->points, $best->part($part)->id ?? 0];
             if ($isBetter && (!\in_array($part, [Part::Panel, Part::Mat], true) || ($this->isEnough)($part, $thing))) {

@@ -113,6 +113,32 @@ final class ProposalsTest extends TestCase
         }
     }
 
+    public function testSwapsLeaveNothingTwiceAndBringNothingBack(): void
+    {
+        mt_srand(88);
+        $parts = Part::cases();
+        for ($round = 0; $round < 60; ++$round) {
+            $proposals = self::proposals(self::room(mt_rand(3, 9), mt_rand(6, 14), mt_rand(0, 6), mt_rand(0, 6)));
+            $swaps = $gone = [];
+            $before = $proposals->withSwaps([]);
+            self::assertEquals($proposals->best(), $before->proposals);
+            for ($i = 0; $i < 8; ++$i) {
+                $swaps[] = [$nth, $part] = [mt_rand(0, 3), $parts[mt_rand(0, 4)]];
+                $after = $proposals->withSwaps($swaps);
+                $all = array_merge([], ...array_map(static fn (Proposal $one): array => $one->things(), $after->proposals));
+                self::assertSame(array_unique($all), $all, 'nothing twice');
+                $was = ($before->proposals[$nth] ?? null)?->part($part)?->id;
+                $has = ($after->proposals[$nth] ?? null)?->part($part)?->id;
+                self::assertSame($was === $has, \count($after->stayed) > \count($before->stayed), 'what stays is told');
+                if ($was !== $has) {
+                    $gone[] = $was;
+                }
+                self::assertSame([], array_intersect($gone, $all), 'what was swapped out does not come back');
+                $before = $after;
+            }
+        }
+    }
+
     public function testAPaperIsAskedAboutOnceForEachPart(): void
     {
         mt_srand(77);
