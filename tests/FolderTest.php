@@ -6,6 +6,7 @@ namespace App\Tests;
 
 use App\Catalogue\Item;
 use App\Log\AuditReading;
+use Lottel\Core\Label\ScanCode;
 
 final class FolderTest extends RoomTestCase
 {
@@ -105,6 +106,62 @@ final class FolderTest extends RoomTestCase
         $this->assertCode(409, 'once more there is nothing to add');
         $this->post("/kits/{$kit}/collection", ['collection' => 'No such']);
         $this->assertCode(409);
+    }
+
+    public function testACollectionIsKeptWholeAndBrokenUp(): void
+    {
+        [$paper] = $this->putInto('C2', 'Slip paper; ; 3');
+        [$gems] = $this->putInto('C3', 'Lamp gems; ; 12');
+        $this->database()->executeStatement("UPDATE item SET collection = 'Harbour lights' WHERE id IN (?, ?, ?)", [$paper->id, $gems->id, $this->stamps->id]);
+        $this->entities()->clear();
+        self::assertStringContainsString('in 3 places', $this->get('/stores/collections')->filter('.collection')->text());
+        $this->signIn('hank');
+        foreach (['together', 'broken-up'] as $what) {
+            $this->post("/stores/collections/{$what}", ['collection' => 'Harbour lights', 'address' => 'C5']);
+            $this->assertCode(403, 'a helper does not change the room');
+        }
+        $this->signIn('olive');
+        $wrong = $this->post('/stores/collections/together', ['_form' => 'together-1', 'collection' => 'Harbour lights', 'address' => 'Z9']);
+        $this->assertCode(422);
+        self::assertStringContainsString('Z9', $wrong->filter('.collection .field-error')->text());
+        $this->postAndFollow('/stores/collections/together', ['collection' => 'Harbour lights', 'address' => 'C5']);
+        self::assertStringContainsString('kept whole in', $this->get('/stores/collections')->filter('.collection')->text());
+        self::assertSame([3, 12], [$this->balances($this->item((int) $paper->id))['C5'], $this->balances($this->item((int) $gems->id))['C5']]);
+        $said = $this->postAndFollow('/stores/collections/broken-up', ['collection' => 'Harbour lights'])->filter('.said')->text();
+        self::assertStringContainsString('3 things wait for homes of their own', $said);
+        self::assertSame(['bought' => -12, 'not filed' => 12], $this->balances($this->item((int) $gems->id)));
+        self::assertNull($this->item((int) $this->stamps->id)->home, 'what is out with a kit has no home either');
+        $this->post('/stores/collections/broken-up', ['collection' => 'Harbour lights']);
+        $this->assertCode(404, 'an old page');
+        $step = $this->word('SELECT id FROM write_request WHERE is_undoable ORDER BY id DESC LIMIT 1');
+        $this->postAndFollow('/log/undo', ['step' => $step, 'back' => '/stores']);
+        self::assertStringContainsString('kept whole in', $this->get('/stores/collections')->filter('.collection')->text(), 'the undo keeps it whole again');
+        self::assertSame(12, $this->balances($this->item((int) $gems->id))['C5']);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
+    }
+
+    public function testAFolderHasALabelThatIsScanned(): void
+    {
+        $this->get('/stores/folders/1/label');
+        $this->assertCode(404, 'a place of the room is no folder');
+        $this->postAndFollow("/kits/{$this->kit}/park", ['home' => 'C5']);
+        $folder = $this->number('SELECT tray_id FROM kit WHERE id = ?', [$this->kit]);
+        $label = $this->get("/kits/{$this->kit}")->filter('.parked a.link')->attr('href');
+        self::assertSame("/stores/folders/{$folder}/label", $label);
+        $page = $this->get($label);
+        self::assertSame('Label of F1', $page->filter('h1')->text());
+        self::assertStringContainsString('Gulls', $page->filter('.label-stage')->text());
+        $large = $this->get($label.'?format=front&width=90&height=40&code=1')->filter('.label-stage')->text();
+        self::assertStringContainsString('stands in C5', $large);
+        $this->get("/stores/labels/folder/{$folder}.pdf?code=1");
+        self::assertStringStartsWith('%PDF', $this->browser->getInternalResponse()->getContent());
+        $scanned = $this->postAndFollow('/scan', ['code' => (string) ScanCode::ofPlace($folder)]);
+        self::assertSame('Gulls', $scanned->filter('h1')->text(), 'scanned, it leads to its kit');
+        $this->postAndFollow("/kits/{$this->kit}/take-up");
+        $this->get($label);
+        $this->assertCode(404, 'nothing waits in it');
+        $this->post('/scan', ['_form' => 'scan', 'code' => (string) ScanCode::ofPlace($folder)]);
+        $this->assertCode(404);
     }
 
     public function testADueDayInTwoHundredYearsIsAskedAbout(): void

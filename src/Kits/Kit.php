@@ -135,7 +135,7 @@ class Kit
     /** Whether it waits in a folder. */
     public function isParked(): bool
     {
-        return 'folder' === $this->tray?->kind;
+        return true === $this->tray?->isFolder();
     }
 
     /** @throws RefusedStep if it has no tray */

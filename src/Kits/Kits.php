@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits;
 
 use App\Steps\Unknown;
+use App\Stores\Place;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** The kits and the lines of their lists. */
@@ -20,6 +21,12 @@ final readonly class Kits
         $kit = $this->entities->find(Kit::class, $id);
 
         return null === $kit || null !== $kit->removedAt ? throw Unknown::kit($id) : $kit;
+    }
+
+    /** @throws Unknown if no kit is on it, or waits in it */
+    public function on(Place $tray): Kit
+    {
+        return $this->entities->getRepository(Kit::class)->findOneBy(['tray' => $tray]) ?? throw Unknown::folder();
     }
 
     /** @throws Unknown if it is not on the list of this kit */

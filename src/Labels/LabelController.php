@@ -56,7 +56,16 @@ final class LabelController extends Page
         return $this->show($request, 'item', $id, $item->record->name, LabelFormat::forThing($item->record->kind), $text);
     }
 
-    #[Route('/stores/labels/{subject<place|item>}/{id<[0-9]{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
+    /** Of a folder in which a kit waits. */
+    #[Route('/stores/folders/{id<[0-9]{1,12}>}/label', name: 'label_of_folder', methods: ['GET'])]
+    public function ofFolder(Request $request, int $id): Response
+    {
+        $text = fn (AskedLabel $asked): LabelText => $this->make->ofFolder($id, $asked->hasCode);
+
+        return $this->show($request, 'folder', $id, $this->make->ofFolder($id, false)->head, LabelFormat::Tab, $text);
+    }
+
+    #[Route('/stores/labels/{subject<place|item|folder>}/{id<[0-9]{1,12}>}.{type<svg|png|pdf>}', name: 'label_file', methods: ['GET'])]
     public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf): Response
     {
         try {
@@ -64,9 +73,11 @@ final class LabelController extends Page
         } catch (InvalidLabel $problem) {
             throw new BadRequestHttpException($problem->getMessage(), $problem);
         }
-        $text = 'place' === $subject
-            ? $this->make->ofPlace(LabelledPlace::ofPlace($this->places->number($id)), $asked->format, $asked->hasCode)
-            : $this->make->ofItem(LabelledItem::ofItem($this->items->item($id)), $asked->format, $asked->hasCode);
+        $text = match ($subject) {
+            'place' => $this->make->ofPlace(LabelledPlace::ofPlace($this->places->number($id)), $asked->format, $asked->hasCode),
+            'folder' => $this->make->ofFolder($id, $asked->hasCode),
+            default => $this->make->ofItem(LabelledItem::ofItem($this->items->item($id)), $asked->format, $asked->hasCode),
+        };
         $drawing = $this->layout->draw($asked->format, $text, $asked->size);
         $isDownload = $request->query->has('download');
 

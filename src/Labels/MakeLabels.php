@@ -7,6 +7,7 @@ namespace App\Labels;
 use App\Catalogue\ContentsReading;
 use App\Catalogue\ThingRow;
 use App\Database\Row;
+use App\Steps\Unknown;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\ParameterType;
 use Lottel\Core\Label\LabelFormat;
@@ -30,6 +31,36 @@ final readonly class MakeLabels
             : [$place->name];
 
         return new LabelText($place->address, $lines, $hasCode ? (string) ScanCode::ofPlace($place->id) : null, null, $contents);
+    }
+
+    /**
+     * The label of a folder in which a kit waits: its number, what is in it, when that is due, where the folder stands.
+     *
+     * @throws Unknown if no kit waits in it
+     */
+    public function ofFolder(int $place, bool $hasCode): LabelText
+    {
+        $columns = $this->database->fetchAssociative(
+            "SELECT p.address, k.name, k.due_on, h.address AS home FROM place p JOIN kit k ON k.tray_id = p.id
+             LEFT JOIN folder f ON f.place_id = p.id LEFT JOIN place h ON h.id = f.home_id WHERE p.id = ? AND p.kind = 'folder'",
+            [$place],
+        );
+        if (false === $columns) {
+            throw Unknown::folder();
+        }
+        $row = new Row($columns);
+        $due = $row->textOrNull('due_on');
+        $lines = [
+            $row->text('name'),
+            null === $due ? '' : 'due '.(new \DateTimeImmutable($due))->format('j M Y'),
+            null === $row->textOrNull('home') ? '' : 'stands in '.$row->text('home'),
+        ];
+
+        return new LabelText(
+            'F'.preg_replace('/\D/', '', $row->text('address')),
+            array_values(array_filter($lines, static fn (string $line): bool => '' !== $line)),
+            $hasCode ? (string) ScanCode::ofPlace($place) : null,
+        );
     }
 
     public function ofItem(LabelledItem $item, LabelFormat $format, bool $hasCode): LabelText

@@ -24,7 +24,7 @@ final readonly class ReadLabel
         try {
             return match (true) {
                 null === $code => new Scanned($this->places->inUse((string) Address::parse($text)), null),
-                $code->isPlace => new Scanned($this->places->number($code->id), null),
+                $code->isPlace => new Scanned($this->places->labelled($code->id), null),
                 default => new Scanned(null, $this->items->one($code->id)),
             };
         } catch (InvalidAddress|Unknown) {

@@ -96,7 +96,7 @@ final class ScanController extends Page
 
     private function fileIt(Step $step, int $id, Scanned $scanned, KeepHomes $homes): Outcome
     {
-        if (null === $scanned->place || !$this->isGranted('ROLE_OWNER')) {
+        if (null === $scanned->place || $scanned->place->isFolder() || !$this->isGranted('ROLE_OWNER')) {
             return Outcome::undoable($this->urlOf($scanned), '');
         }
         $item = $this->items->one($id);
@@ -110,6 +110,10 @@ final class ScanController extends Page
 
     private function urlOf(Scanned $scanned): string
     {
+        if (true === $scanned->place?->isFolder()) {
+            return $this->generateUrl('kit', ['id' => $this->kits->on($scanned->place)->id]);
+        }
+
         return null !== $scanned->item
             ? $this->generateUrl('item', ['id' => $scanned->item->id])
             : $this->generateUrl('place', ['address' => $scanned->place->address ?? '']);

@@ -69,7 +69,7 @@ final class StepRefused extends \DomainException implements Refusal
 
     public static function collectionIsLarge(string $collection, int $things, int $most): self
     {
-        return new self(\sprintf('“%s” has %d things; a list takes %d of a collection. Choose them one by one.', $collection, $things, $most));
+        return new self(\sprintf('“%s” has %d things; at once %d of a collection can be taken. Choose them one by one.', $collection, $things, $most));
     }
 
     public static function othersBelongToIt(): self

@@ -62,6 +62,16 @@ final class Unknown extends \RuntimeException
         return new self('That pattern is not kept any more.');
     }
 
+    public static function folder(): self
+    {
+        return new self('No kit waits in that folder.');
+    }
+
+    public static function collection(string $name): self
+    {
+        return new self(\sprintf('Nothing is of the collection “%s”.', mb_substr($name, 0, 60)));
+    }
+
     public static function loan(): self
     {
         return new self('That loan is not written down any more.');

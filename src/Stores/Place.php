@@ -159,6 +159,11 @@ class Place
         return new self(null, PlaceNature::Tray, self::PERSON, $address, $name);
     }
 
+    public function isFolder(): bool
+    {
+        return 'folder' === $this->kind && PlaceNature::Tray === $this->nature;
+    }
+
     public function putFront(?Front $front): void
     {
         $this->frontX = $front?->x->ticks;

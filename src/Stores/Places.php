@@ -62,6 +62,18 @@ final readonly class Places
         return true === $place?->isStoreInUse() ? $place : throw Unknown::place((string) $id);
     }
 
+    /**
+     * Returns what has a label: a place of the furniture that is in use, or a folder.
+     *
+     * @throws Unknown if it is none
+     */
+    public function labelled(int $id): Place
+    {
+        $place = $this->entities->find(Place::class, $id);
+
+        return true === $place?->isFolder() ? $place : $this->number($id);
+    }
+
     /** Reads the address of a storage place from a field; complains beside it where there is none, null where nothing was typed. */
     public function chosen(Input $input, string $field): ?Place
     {
