@@ -136,6 +136,21 @@ final class ShelfTest extends RoomTestCase
         self::assertStringContainsString('No Gulls is on the shelf any more', $this->browser->getCrawler()->text());
     }
 
+    public function testTheShelfIsLookedThroughBySize(): void
+    {
+        [$gulls, $tags] = [$this->card('Gulls', 3), $this->card('Little tags', 9)];
+        $gulls->details = ['measures' => 'A2'];
+        $tags->details = ['measures' => '2 × 4'];
+        $this->entities()->flush();
+        self::assertStringContainsString('12 pieces', $this->get('/shelf')->filter('.page-head')->text());
+        $page = $this->get('/shelf?size='.rawurlencode('2 × 4'));
+        self::assertSame(['Little tags'], $page->filter('.shelf-board .sr-only')->each(static fn (Crawler $one): string => $one->text()));
+        self::assertStringContainsString('9 pieces', $page->filter('.page-head')->text());
+        $all = $this->get('/shelf?size=unheard')->filter('.page-head')->text();
+        self::assertStringContainsString('12 pieces', $all, 'a size that there is none of is no question');
+        self::assertSame(['Gulls'], $this->get('/shelf?size=A2&wants=birthday')->filter('.choice b')->each(static fn (Crawler $one): string => $one->text()));
+    }
+
     public function testAQuestionMayLeaveAnythingOpen(): void
     {
         $this->card('Gulls', 3);

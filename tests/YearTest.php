@@ -396,6 +396,45 @@ final class YearTest extends RoomTestCase
         self::assertSame(0, $this->number('SELECT count(*) FROM occasion'));
     }
 
+    public function testTheWholeYearIsSeenAtAGlance(): void
+    {
+        $empty = $this->get('/year/whole');
+        self::assertCount(53, $empty->filter('.whole-week'));
+        self::assertStringContainsString('No date is in the year yet', $empty->filter('.months')->text());
+        $this->sayHours();
+        $this->addDate(['person' => 'Maren', 'on' => '10 March']);
+        $this->addDate(['person' => 'Hob', 'on' => '20 February']);
+        $this->kitDue('Terns', '2027-03-12', '6 h');
+        $this->kitDue('Gulls', '2027-03-12', '6 h');
+        $page = $this->get('/year/whole');
+        self::assertStringContainsString('2 dates · 2 to make', $page->filter('.page-head')->text());
+        self::assertCount(2, $page->filter('.whole-date.open'));
+        $second = $page->filter('.whole-week')->eq(1);
+        self::assertStringContainsString('Maren', (string) $second->attr('aria-label'));
+        self::assertStringContainsString('Terns due', (string) $second->attr('aria-label'));
+        self::assertGreaterThan(0, $page->filter('.whole-over')->count(), 'both want the same hours');
+        self::assertSame(['March 2027', 'February 2028'], $page->filter('.months h2')->each(static fn (Crawler $one): string => $one->text()));
+        self::assertStringContainsString('Maren', $this->get((string) $second->attr('href'))->filter('.week-list')->text());
+    }
+
+    public function testDaylightIsSaidWhereTheRoomIsSomewhere(): void
+    {
+        $this->sayHours();
+        self::assertStringNotContainsString('Daylight', $this->get('/year')->text(), 'nobody knows where a room is that keeps UTC');
+        $this->postAndFollow('/upkeep/room', ['room' => 'Test loft', 'measure' => 'in', 'time_zone' => 'Europe/London']);
+        self::assertStringContainsString('Daylight from about 6:40 to 17:45.', $this->get('/year')->filter('.year-says')->text());
+    }
+
+    public function testWhatIsStillToBeBoughtIsAskedAbout(): void
+    {
+        [$card] = $this->putInto('C2', 'White card; ; 3');
+        $kit = $this->planKit('Terns', [[$card, 8]]);
+        $said = $this->get("/year?kit={$kit}")->filter('.year-kit')->text();
+        self::assertStringContainsString('White card is short: say below from when it is there.', $said);
+        $enough = $this->planKit('Gulls', []);
+        self::assertStringNotContainsString('short', $this->get("/year?kit={$enough}")->filter('.year-kit')->text());
+    }
+
     public function testPagesAreEmptyWithAWayOn(): void
     {
         self::assertStringContainsString('Nothing is in the year yet', $this->get('/year')->text());

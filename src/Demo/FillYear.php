@@ -20,6 +20,7 @@ use App\Year\Occasion;
 use App\Year\OccasionDescription;
 use App\Year\SayTime;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Measure\Duration;
 use Lottel\Core\Year\Day;
 use Lottel\Core\Year\OccasionKind;
@@ -107,6 +108,11 @@ final readonly class FillYear
             foreach ($year->part('collections')->texts($collection) as $name) {
                 $this->room->item($name)->collection = $collection;
             }
+        }
+        foreach ($this->entities->getRepository(Item::class)->findBy(['kind' => Kind::FinishedPiece]) as $piece) {
+            $words = explode(' ', $piece->name);
+            $size = $year->named('sizes')[end($words)] ?? null;
+            $piece->details += null === $size ? [] : ['measures' => $size];
         }
         $this->album($year->part('album'));
     }

@@ -46,19 +46,24 @@ final class ShelfController extends Page
     {
         $finished = $this->shelf->finished();
         $pieces = array_values(array_filter($finished, static fn (ShelfPiece $piece): bool => !$piece->isPage));
+        $sizes = array_values(array_unique(array_filter(array_column($pieces, 'measures'), static fn (string $size): bool => '' !== $size)));
+        sort($sizes);
+        $size = \in_array($request->query->getString('size'), $sizes, true) ? $request->query->getString('size') : '';
         $today = Day::of($this->frame->today());
         $dates = $this->coming($today);
         $asked = $this->asked($request, $today);
 
         return $this->render('shelf/index.html.twig', [
-            'groups' => $groups = ShelfGroup::each($pieces),
+            'groups' => $groups = ShelfGroup::each(self::ofSize($pieces, $size)),
+            'sizes' => $sizes,
+            'size' => $size,
             'many' => array_sum(array_map(static fn (ShelfGroup $group): int => $group->many(), $groups)),
             'gaps' => $this->gaps($pieces, $dates, $today),
             'dates' => $dates,
             'begun' => $this->shelf->begun(),
             'pages' => array_values(array_filter($finished, static fn (ShelfPiece $piece): bool => $piece->isPage)),
             'asked' => $asked,
-            'choices' => $this->choices($pieces, $asked),
+            'choices' => $this->choices(self::ofSize($pieces, $size), $asked),
             'contacts' => $this->contacts->all(),
             'lit' => $this->room->lit(array_map(static fn (ShelfPiece $piece): ?int => $piece->thing->homeId, $pieces)),
             'problem' => $problem,
@@ -168,6 +173,16 @@ final class ShelfController extends Page
         $dates = $this->year->of($today, self::WEEKS_AHEAD)->dates;
 
         return array_values(array_filter($dates, static fn (DateInYear $date): bool => $date->day->number >= $today->number && $date->occasion->pieces > 0));
+    }
+
+    /**
+     * @param list<ShelfPiece> $pieces
+     *
+     * @return list<ShelfPiece> those that measure so much; all of them where nothing is asked
+     */
+    private static function ofSize(array $pieces, string $size): array
+    {
+        return '' === $size ? $pieces : array_values(array_filter($pieces, static fn (ShelfPiece $piece): bool => $size === $piece->measures));
     }
 
     private function asked(Request $request, Day $today): Question

@@ -15,6 +15,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Design\MakingStep;
 use Lottel\Core\Design\MakingSteps;
 use Lottel\Core\Kit\Makes;
+use Lottel\Core\Year\BenchTimes;
 use Lottel\Core\Year\Day;
 use Lottel\Core\Year\KitTime;
 use Lottel\Core\Year\KitWorkload;
@@ -65,7 +66,7 @@ final class KitTimes
         $scores = $this->numbers('SELECT kit_id AS kit, sum(max(0, quantity - scored)) AS many FROM piece
             WHERE kit_id IN (?) AND json_array_length(creases) > 0 GROUP BY kit_id', $ids);
         $steps = $this->steps($ids);
-        $like = $this->fromTheLog();
+        [$like, $bench] = [$this->fromTheLog(), new BenchTimes($this->secondsAStop())];
         $times = [];
         foreach ($kits as $kit) {
             $makes = Makes::read($kit->makes);
@@ -80,10 +81,21 @@ final class KitTimes
                 KitWorkload::toCut($pieces[$kit->id] ?? 0, $open[$kit->id] ?? 0, $sheets[$kit->id] ?? 0),
                 $scores[$kit->id] ?? 0,
                 $steps[$kit->id] ?? [],
-            ), $like[$makes->piece] ?? []);
+            ), $like[$makes->piece] ?? [], $bench);
         }
 
         return $times;
+    }
+
+    /** How long one thing takes to be fetched, from the pulls of the last kits; null where the log has too few. */
+    private function secondsAStop(): ?int
+    {
+        $rounds = Row::words($this->database->fetchFirstColumn(
+            'SELECT group_concat(CAST(unixepoch(m.at) AS INTEGER)) FROM (SELECT id FROM kit ORDER BY id DESC LIMIT '.self::LOOKED_AT.") k
+             JOIN movement m ON m.kit_id = k.id AND +m.reason = 'pull' GROUP BY k.id",
+        ));
+
+        return SpentTime::secondsAStop(array_map(static fn (string $moments): array => array_map(intval(...), explode(',', $moments)), $rounds));
     }
 
     /**

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Year;
 
+use App\Kits\KitReading;
 use App\Kits\Kits;
+use App\Kits\NeedRow;
 use App\Steps\Outcome;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Year\Day;
+use Lottel\Core\Year\Daylight;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -20,6 +23,7 @@ final class YearController extends Page
 {
     private const WEEKS = 11;
     private const WEEKS_BEFORE = 1;
+    private const WEEKS_OF_A_YEAR = 53;
 
     public function __construct(
         private readonly YearReading $reading,
@@ -27,7 +31,17 @@ final class YearController extends Page
         private readonly YearInput $reads,
         private readonly Kits $kits,
         private readonly Feeds $feeds,
+        private readonly KitReading $lists,
     ) {
+    }
+
+    /** All weeks of a year at a glance. */
+    #[Route('/year/whole', name: 'whole_year', methods: ['GET'])]
+    public function whole(): Response
+    {
+        $year = $this->reading->of(Day::of($this->frame->today())->monday(), self::WEEKS_OF_A_YEAR);
+
+        return $this->render('year/whole.html.twig', ['year' => $year, 'is_known' => $this->hours->areKnown()]);
     }
 
     #[Route('/year', name: 'year', methods: ['GET'])]
@@ -45,6 +59,8 @@ final class YearController extends Page
             'chosen' => $year->kit($chosen),
             'is_known' => $this->hours->areKnown(),
             'week' => $week = $this->hours->week(),
+            'daylight' => Daylight::on($today, $this->frame->timeZone()),
+            'to_buy' => $this->toBuy($year->kit($chosen)),
             'in_a_week' => array_sum($week),
             'others' => $this->hours->others($this->frame->today()),
             'before' => $first->plus(-7 * (self::WEEKS - 1))->text(),
@@ -106,6 +122,14 @@ final class YearController extends Page
                 $isPast ? 'Written down. That day is past, so the kit is overdue.' : 'Written down.',
             );
         }, fn (Problem $problem): Response => $this->page($this->showing($request, $id), $problem));
+    }
+
+    /** @return list<string> what of a kit's list is short, by name */
+    private function toBuy(?KitInYear $kit): array
+    {
+        $short = null === $kit ? [] : array_filter($this->lists->needs($kit->kit->id), static fn (NeedRow $need): bool => $need->shortfall() > 0);
+
+        return array_values(array_map(static fn (NeedRow $need): string => $need->thing->name, $short));
     }
 
     private function showing(Request $request, int $kit): Request

@@ -12,14 +12,19 @@ use Twig\TwigFunction;
 
 final class YearExtension extends AbstractExtension
 {
-    public function __construct(private readonly YearDrawing $drawing, private readonly Feeds $feeds, private readonly KitTimes $times)
-    {
+    public function __construct(
+        private readonly YearDrawing $drawing,
+        private readonly WholeYearDrawing $whole,
+        private readonly Feeds $feeds,
+        private readonly KitTimes $times,
+    ) {
     }
 
     public function getFunctions(): array
     {
         return [
             new TwigFunction('year_drawing', $this->drawing->drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('whole_year_drawing', $this->whole->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('feed_word', $this->feeds->wordOf(...)),
             new TwigFunction('dries_until', $this->times->driesUntil(...)),
         ];

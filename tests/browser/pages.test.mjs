@@ -27,6 +27,10 @@ async function firstOf(page, path, link) {
     return page.locator(link).first().getAttribute('href');
 }
 
+async function classOf(page, of) {
+    return `${await kitNamed(page, 'Class, lanterns for eight')}/class${of}`;
+}
+
 async function allPages(page) {
     const [pulling, making, returning, planned, designed] = [
         await kitNamed(page, 'Birthday bunting cards'),
@@ -78,6 +82,8 @@ async function allPages(page) {
         '/albums',
         '/albums/1',
         '/missing',
+        '/year/whole',
+        '/stores/collections',
         '/loans',
         '/items/1/lend',
         await classOf(page, ''),

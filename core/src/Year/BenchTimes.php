@@ -7,8 +7,13 @@ namespace Lottel\Core\Year;
 use Lottel\Core\Design\MakingStep;
 
 /** Usual times at the bench, in seconds (typical, from memory; common practice, no source). A person's own log is better. */
-final class BenchTimes
+final readonly class BenchTimes
 {
+    /** @param int|null $fetch seconds for one thing as the log knows them; null where it does not */
+    public function __construct(private ?int $fetch = null)
+    {
+    }
+
     /** One cut on a trimmer, half of them at the setting of the one before: 20 s and 8 s. */
     private const CUT = 14;
     private const SCORE = 10;
@@ -56,6 +61,6 @@ final class BenchTimes
 
     public function fetched(int $things): int
     {
-        return self::FETCH * $things;
+        return ($this->fetch ?? self::FETCH) * $things;
     }
 }

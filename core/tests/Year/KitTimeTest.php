@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Lottel\Core\Tests\Year;
 
 use Lottel\Core\Design\MakingStep;
+use Lottel\Core\Year\BenchTimes;
 use Lottel\Core\Year\KitTime;
 use Lottel\Core\Year\KitWorkload;
+use Lottel\Core\Year\SpentTime;
 use PHPUnit\Framework\TestCase;
 
 final class KitTimeTest extends TestCase
@@ -43,6 +45,19 @@ final class KitTimeTest extends TestCase
         self::assertSame(5, KitTime::said(60, 8, 8)->minutes);
     }
 
+    public function testAThingIsFetchedAsFastAsTheLogSays(): void
+    {
+        $steady = array_map(static fn (int $nth): int => 1_000_000 + 18 * $nth, range(0, 24));
+        self::assertSame(18, SpentTime::secondsAStop([$steady]));
+        self::assertSame(18, SpentTime::secondsAStop([array_reverse($steady), [5, 5], []]), 'in any order; twice at once is no stop');
+        self::assertNull(SpentTime::secondsAStop([\array_slice($steady, 0, 20)]), 'nineteen stops are too few');
+        self::assertNull(SpentTime::secondsAStop([array_map(static fn (int $nth): int => 3600 * $nth, range(0, 40))]), 'an hour is no walk');
+        $work = new KitWorkload(1, 'card', true, 0, 60);
+        $usual = KitTime::estimated($work, [])->minutes;
+        self::assertSame(25, $usual - KitTime::estimated($work, [], new BenchTimes(0))->minutes, 'sixty things at the usual 25 s');
+        self::assertGreaterThan($usual, KitTime::estimated($work, [], new BenchTimes(60))->minutes);
+    }
+
     public function testWhatIsStillToBeCut(): void
     {
         self::assertSame([24, 12, 0, 0], [
@@ -52,6 +67,6 @@ final class KitTimeTest extends TestCase
 
     public function testTheCardsOfADate(): void
     {
-        self::assertSame([25, 25, 150], array_map((new \Lottel\Core\Year\BenchTimes())->cards(...), [0, 1, 6]));
+        self::assertSame([25, 25, 150], array_map((new BenchTimes())->cards(...), [0, 1, 6]));
     }
 }
