@@ -27,7 +27,7 @@ final class DemoTest extends RoomTestCase
             $this->database()->fetchFirstColumn('SELECT DISTINCT stage FROM kit'),
         );
         self::assertGreaterThan(
-            50,
+            170,
             $this->number('SELECT julianday(max(at)) - julianday(min(at)) FROM movement WHERE kit_id IS NOT NULL'),
         );
         foreach (['take in', 'pull', 'use', 'make', 'return', 'lose'] as $reason) {

@@ -13,7 +13,7 @@ use Symfony\Component\Console\Output\NullOutput;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
-#[AsCommand('lottel:demo', 'Furnishes an empty database with the demo room and its two months of log.')]
+#[AsCommand('lottel:demo', 'Furnishes an empty database with the demo room and its six months of log.')]
 final class DemoCommand extends Command
 {
     public function __construct(private readonly FurnishRoom $furnish, private readonly TellStory $story, private readonly OpenRoom $open)

@@ -79,21 +79,24 @@ final readonly class FillYear
         }
     }
 
-    /** Where finished pieces went, for whom some are kept, what was paid, and the album. */
-    public function shelf(Step $step, Day $today): void
+    /** Where finished pieces went. */
+    public function gave(Step $step, Said $gift, Day $day): void
+    {
+        ($this->give)(
+            $step,
+            $this->room->item($gift->text('gave')),
+            $gift->int('quantity', 1),
+            GiftWay::from($gift->text('way')),
+            $this->contacts->named($gift->text('to')),
+            $day,
+            $gift->has('cents') ? $gift->int('cents') : null,
+        );
+    }
+
+    /** For whom some finished pieces are kept, what was paid, and the album. */
+    public function shelf(Day $today): void
     {
         $year = $this->files->yaml('year');
-        foreach ($year->parts('gifts') as $gift) {
-            ($this->give)(
-                $step,
-                $this->room->item($gift->text('what')),
-                $gift->int('quantity', 1),
-                GiftWay::from($gift->text('way')),
-                $this->contacts->named($gift->text('to')),
-                $today->plus($gift->int('day')),
-                $gift->has('cents') ? $gift->int('cents') : null,
-            );
-        }
         foreach ($year->parts('aside') as $aside) {
             $occasion = $this->occasion($aside->text('for'));
             ($this->keepForDay)($this->room->item($aside->text('what')), $occasion, $occasion->on()->next($today) ?? $today);

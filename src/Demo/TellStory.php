@@ -39,7 +39,7 @@ use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Uid\Uuid;
 
-/** Replays the demo room's two months, step by step, through the services that the pages use. */
+/** Replays the demo room's six months, step by step, through the services that the pages use. */
 final class TellStory
 {
     private readonly \DateTimeImmutable $today;
@@ -78,7 +78,7 @@ final class TellStory
         $real = Clock::get();
         Clock::set($this->clock);
         try {
-            $this->at(-75, 9 * 60);
+            $this->at($this->files->yaml('story')->int('began'), 9 * 60);
             $this->do('ada', fn (Step $step) => $this->room->things($step));
             $this->do('ada', fn (Step $step) => $this->room->companions());
             $this->do('ada', fn () => $this->year->dates(Day::of($this->today)));
@@ -86,11 +86,12 @@ final class TellStory
                 match (true) {
                     $chapter->has('things') => $this->comeIn($chapter),
                     $chapter->has('what') => $this->loan($chapter),
+                    $chapter->has('gave') => $this->gave($chapter),
                     default => $this->kit($chapter),
                 };
             }
             $this->do('ada', fn () => $this->year->kits());
-            $this->do('ada', fn (Step $step) => $this->year->shelf($step, Day::of($this->today)));
+            $this->do('ada', fn () => $this->year->shelf(Day::of($this->today)));
         } finally {
             Clock::set($real);
         }
@@ -100,7 +101,7 @@ final class TellStory
     private function inOrder(): array
     {
         $story = $this->files->yaml('story');
-        $chapters = [...array_values($story->parts('came_in')), ...array_values($story->parts('kits')), ...array_values($story->parts('loans'))];
+        $chapters = array_merge(...array_map(static fn (string $part): array => array_values($story->parts($part)), ['came_in', 'kits', 'loans', 'gave']));
         $day = static fn (Said $chapter): int => $chapter->int($chapter->has('day') ? 'day' : 'planned');
         usort($chapters, static fn (Said $a, Said $b): int => $day($a) <=> $day($b));
 
@@ -116,6 +117,12 @@ final class TellStory
                 $this->takeIn->stock($step, $item, $this->homes->homeOrHeap($item), (int) $quantity, Outside::Bought);
             });
         }
+    }
+
+    private function gave(Said $chapter): void
+    {
+        $this->at($chapter->int('day'), 12 * 60);
+        $this->do('ada', fn (Step $step) => $this->year->gave($step, $chapter, Day::of($this->day($chapter->int('day')))));
     }
 
     private function loan(Said $chapter): void
