@@ -60,6 +60,9 @@ $pages = [
     'year' => ['/year'],
     'dates' => ['/occasions'],
     'shelf' => ['/shelf'],
+    'whole year' => ['/year/whole'],
+    'loans' => ['/loans'],
+    'collections' => ['/stores/collections'],
     'missing' => ['/missing'],
     'propose' => ['/propose?many=4'],
 ];
