@@ -6,6 +6,10 @@ namespace App\Tests;
 
 use App\Catalogue\Item;
 use App\Log\AuditReading;
+use Sabre\VObject\Component\VCalendar;
+use Sabre\VObject\Component\VEvent;
+use Sabre\VObject\Property;
+use Sabre\VObject\Reader;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 use Symfony\Component\Clock\NativeClock;
@@ -201,6 +205,71 @@ final class LendingTest extends RoomTestCase
             $this->post($wrong);
             $this->assertCode(404, $wrong);
         }
+    }
+
+    public function testWhatIsLentIsInTheCalendarThatIsGivenOut(): void
+    {
+        $this->lend($this->stamps);
+        $punch = ['things' => 'Corner rounder', 'owner' => 'Pelle', 'kind' => 'tool', 'until' => '2027-03-30', 'address' => 'C5'];
+        $this->postAndFollow('/loans/borrowed', $punch);
+        $this->postAndFollow('/year/feeds', ['name' => 'my phone']);
+        $address = (string) $this->get('/year')->filter('.feed-address')->attr('value');
+        $this->browser->request('GET', (string) parse_url($address, \PHP_URL_PATH));
+        $calendar = Reader::read((string) $this->browser->getResponse()->getContent());
+        self::assertInstanceOf(VCalendar::class, $calendar);
+        self::assertSame([], $calendar->validate());
+        $days = [];
+        foreach ($calendar->select('VEVENT') as $event) {
+            self::assertInstanceOf(VEvent::class, $event);
+            $days[$this->said($event, 'SUMMARY')] = $this->said($event, 'DTSTART');
+        }
+        self::assertSame('20270320', $days['Gull stamps comes back from Maren'] ?? '');
+        self::assertSame('20270330', $days['Corner rounder goes back to Pelle'] ?? '');
+    }
+
+    private function said(VEvent $event, string $property): string
+    {
+        $found = $event->select($property)[0] ?? null;
+
+        return $found instanceof Property ? (string) $found->getValue() : '';
+    }
+
+    public function testWhatIsLentOrBorrowedIsNotCountedOtherwiseMeanwhile(): void
+    {
+        $this->lend($this->card);
+        $ways = ['tracking' => 'one', 'was' => '30', 'becomes' => '1'];
+        $page = $this->post("/items/{$this->card->id}/tracking", $ways);
+        $this->assertCode(409);
+        self::assertStringContainsString('White card is lent to Maren', $page->text());
+        $this->postAndFollow('/loans/borrowed', ['things' => 'Gull gems; ; 20', 'owner' => 'Pelle', 'kind' => 'embellishment', 'address' => 'C5']);
+        $gems = $this->number("SELECT id FROM item WHERE name = 'Gull gems'");
+        $this->post("/items/{$gems}/tracking", ['tracking' => 'level', 'was' => '20', 'becomes' => '8']);
+        $this->assertCode(409);
+        $this->postAndFollow("/loans/{$this->lastLoan()}/give-back");
+        self::assertSame('count', $this->word('SELECT tracking FROM item WHERE id = ?', [$gems]));
+    }
+
+    public function testWhatIsLentIsFoundAmongWhatIsOut(): void
+    {
+        $this->lend($this->stamps);
+        $found = $this->get('/find?q=gull&where=out');
+        self::assertStringContainsString('Gull stamps', $found->filter('main')->text());
+        self::assertStringContainsString('lent to Maren', $found->filter('main')->text());
+        self::assertStringContainsString('lent', $this->get('/log')->filter('main')->text());
+        $this->post("/items/{$this->stamps->id}/delete");
+        $this->assertCode(409, 'what the log speaks of stays in the catalogue');
+    }
+
+    public function testAKitThatIsReadyLacksWhatIsLentSinceThen(): void
+    {
+        $kit = $this->planKit('Gulls', [[$this->stamps, 1]]);
+        self::assertStringContainsString('Gulls still wants it.', $this->get("/items/{$this->stamps->id}/lend")->filter('.year-warning')->text());
+        $this->lend($this->stamps, ['until' => '']);
+        $page = $this->get("/kits/{$kit}");
+        self::assertStringContainsString('Lent to Maren.', $page->filter('.warning')->text());
+        self::assertStringContainsString('no day said', $this->get('/loans')->filter('.loans')->text());
+        $pull = $this->postAndFollow("/kits/{$kit}/pull");
+        self::assertStringContainsString('lent to Maren', $pull->filter('.warning-card')->text(), 'the round says where it is');
     }
 
     public function testOnlyTheOwnerLendsAndBorrows(): void

@@ -225,6 +225,43 @@ final class WorkshopTest extends RoomTestCase
         self::assertSame(70, $this->balances($this->gems)['tray 1'], 'what the form did not speak of stays');
     }
 
+    public function testWhatIsDealtOutIsCountedOtherwiseToo(): void
+    {
+        $this->plan(['spares' => '0']);
+        $this->dealOut();
+        $this->postAndFollow("/items/{$this->gems->id}/tracking", ['tracking' => 'length', 'was' => '100', 'becomes' => '50 in']);
+        $page = $this->get("/kits/{$this->kit}/class");
+        self::assertSame('2 1/2 in', $page->filter('[name='.$this->key($this->gems).']')->attr('value'), 'five gems are two and a half inches');
+        $this->plan(['persons' => '6', 'spares' => '0']);
+        self::assertSame(15 * 8128, $this->wanted()[0], 'fifteen inches for six');
+    }
+
+    public function testADesignSaysWhatEachOneGets(): void
+    {
+        $this->putInto('C2', 'White card; ; 30; ; #f4f1ea; 8 1/2 × 11; 80 lb cover');
+        $this->postAndFollow('/kits', ['name' => '3 cards, A2, top fold, panel 4 × 5 1/4']);
+        $this->kit = $this->number('SELECT max(id) FROM kit');
+        foreach (['' => ['size' => '4 1/4 × 5 1/2', 'fold' => 'top', 'quantity' => '3'], '/parts/L1' => ['size' => '4 × 5 1/4']] as $part => $fields) {
+            $revision = $this->word('SELECT revision FROM design WHERE kit_id = ?', [$this->kit]);
+            $this->postAndFollow("/kits/{$this->kit}/design".$part, $fields + ['paper' => 'White', 'wish' => 'this', 'revision' => $revision]);
+            $this->assertCode(200, $part.$this->text());
+        }
+        $this->plan(['persons' => '4', 'spares' => '1', 'each_makes' => '2', 'names' => '']);
+        $this->assertCode(303);
+        self::assertStringStartsWith('10 cards', $this->word('SELECT makes FROM kit WHERE id = ?', [$this->kit]), 'two for each of five');
+        $page = $this->get("/kits/{$this->kit}/class");
+        $rows = $page->filter('.shares tbody tr')->each(static fn (Crawler $row): string => $row->text());
+        self::assertCount(2, $rows, 'a base and a panel; the sheets that they are cut from are dealt out to nobody');
+        foreach ($rows as $row) {
+            self::assertStringContainsString('2 each, its design says', $row);
+            self::assertStringContainsString('10 in the bags', $row);
+        }
+        $this->plan(['persons' => '6', 'spares' => '0', 'each_makes' => '1', 'names' => '']);
+        self::assertSame(6, $this->number('SELECT min(quantity) FROM piece WHERE kit_id = ?', [$this->kit]));
+        $this->post("/kits/{$this->kit}/class/shares", []);
+        $this->assertCode(303, 'what the design says is not asked for');
+    }
+
     public function testBadInputIsToldBesideItsField(): void
     {
         foreach ([

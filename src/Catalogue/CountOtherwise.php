@@ -27,6 +27,7 @@ final readonly class CountOtherwise
     public function __invoke(Item $item, Retracking $retracking): void
     {
         $this->entities->flush();
+        $this->checkNobodyIsOwed($item);
         $last = $this->database->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]);
         if (null !== $last && false !== $last) {
             $this->database->insert('retracking', [
@@ -38,6 +39,19 @@ final readonly class CountOtherwise
         $this->convertLists($item, $retracking);
         $item->tracking = $retracking->to;
         $this->index->item($item);
+    }
+
+    /** A loan is written down as the thing was counted then. */
+    private function checkNobodyIsOwed(Item $item): void
+    {
+        $loan = $this->database->fetchAssociative(
+            'SELECT l.way, c.name FROM loan l JOIN contact c ON c.id = l.contact_id WHERE l.item_id = ? AND l.ended < l.quantity LIMIT 1',
+            [$item->id],
+        );
+        if (false !== $loan) {
+            $row = new Row($loan);
+            throw StepRefused::isOnLoan($item->name, $row->text('way').('lent' === $row->text('way') ? ' to ' : ' from ').$row->text('name'));
+        }
     }
 
     private function convertBalances(Item $item, Retracking $retracking): void
@@ -79,6 +93,11 @@ final readonly class CountOtherwise
             $quantity = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted($need->int('quantity')));
             $taken = $retracking->converted($need->int('taken'));
             $this->database->update('need', ['quantity' => $quantity, 'taken' => $taken], ['id' => $need->int('id')]);
+        }
+        $shares = $this->database->fetchAllKeyValue('SELECT s.id, s.each FROM share s JOIN need n ON n.id = s.need_id WHERE n.item_id = ?', [$item->id]);
+        foreach ($shares as $share => $each) {
+            $dealt = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted(Row::number($each)));
+            $this->database->update('share', ['each' => $dealt], ['id' => $share]);
         }
     }
 }

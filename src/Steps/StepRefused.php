@@ -312,6 +312,12 @@ final class StepRefused extends \DomainException implements Refusal
         return new self('This has moved already. Say under “Count it in another way” how much of the one is how much of the other.');
     }
 
+    /** @param string $how such as “lent to Pelle” */
+    public static function isOnLoan(string $item, string $how): self
+    {
+        return new self(\sprintf('%s is %s. When that is settled, change how it is counted.', $item, $how));
+    }
+
     public static function bringHomeFirst(string $item, string $tray): self
     {
         return new self(\sprintf('%s is on %s. Return it first, then change how it is counted.', $item, $tray));
