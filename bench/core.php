@@ -100,7 +100,8 @@ foreach ([[30, 3, 200], [30, 6, 200], [24, 12, 0], [24, 12, 200], [80, 10, 200]]
     }
     sort($times['0.05']);
     sort($times['0.6']);
-    printf("| %d | %d | %d | 12 | %.2f | %.2f | %.2f | %.2f |\n", $pieces, $different, $scraps, $times['0.05'][6], $times['0.05'][11], $times['0.6'][6], $times['0.6'][11]);
+    [$short, $long] = [$times['0.05'], $times['0.6']];
+    printf("| %d | %d | %d | 12 | %.2f | %.2f | %.2f | %.2f |\n", $pieces, $different, $scraps, $short[6], $short[11], $long[6], $long[11]);
 }
 
 echo "\n| rounds: stops | jobs | proven shortest | mean gap to the bound | largest gap | median s | longest s |\n|---:|---:|---:|---:|---:|---:|---:|\n";

@@ -87,7 +87,8 @@ foreach ($pages as $name => $paths) {
     $worst = max($worst, $p95);
     printf("| %s | %.1f | %.1f | %.0f |\n", $name, $times[intdiv(count($times), 2)], $p95, $size / 1024);
 }
-$uuid = static fn (): string => sprintf('%08x-%04x-4%03x-8%03x-%012x', random_int(0, 0xFFFFFFFF), random_int(0, 0xFFFF), random_int(0, 0xFFF), random_int(0, 0xFFF), random_int(0, 0xFFFFFFFFFFFF));
+$random = static fn (int $digits): string => substr(bin2hex(random_bytes(6)), 0, $digits);
+$uuid = static fn (): string => sprintf('%s-%s-4%s-8%s-%s', $random(8), $random(4), $random(3), $random(3), $random(12));
 // A design with four papers: its board, the drawing while one types, and a change after which pieces, cuts and list are planned anew.
 [, , $answer] = $ask('/kits', http_build_query(['_request' => $uuid(), 'name' => '12 cards A2, top fold, mat 1/16, panel 4 × 5 1/4, strip 3 × 3/4']));
 if (1 !== preg_match('#/kits/(\d+)/design#', $answer, $m)) {
@@ -101,7 +102,8 @@ preg_match_all('/<option value="([^"]{6,})">/', $ask('/papers/names')[2], $paper
 $chosen = [];
 foreach (['L1' => ['reveal' => '1/16'], 'L2' => ['size' => '4 × 5 1/4'], 'L3' => ['size' => '3 × 3/4']] as $part => $fields) {
     $paper = html_entity_decode($papers[1][(int) substr($part, 1) * 7]);
-    [$status] = $ask("{$board}/parts/{$part}", http_build_query($fields + ['_request' => $uuid(), 'revision' => $revision(), 'paper' => $paper, 'wish' => 'near']));
+    $said = $fields + ['_request' => $uuid(), 'revision' => $revision(), 'paper' => $paper, 'wish' => 'near'];
+    [$status] = $ask("{$board}/parts/{$part}", http_build_query($said));
     if (303 !== $status) {
         exit(1);
     }
@@ -109,11 +111,16 @@ foreach (['L1' => ['reveal' => '1/16'], 'L2' => ['size' => '4 × 5 1/4'], 'L3' =
 }
 $changes = [
     'board' => static fn (int $i): array => $ask($board),
-    'board, as typed' => static fn (int $i): array => $ask("{$board}/preview/L3", http_build_query(['size' => '3 × '.(1 + $i % 3).'/2', 'paper' => $chosen['L3']])),
+    'board, as typed' => static fn (int $i): array => $ask(
+        "{$board}/preview/L3",
+        http_build_query(['size' => '3 × '.(1 + $i % 3).'/2', 'paper' => $chosen['L3']]),
+    ),
     'board, a change' => static function (int $i) use ($ask, $board, $uuid, $revision, $chosen): array {
         $seen = $revision();
 
-        return $ask("{$board}/parts/L3", http_build_query(['_request' => $uuid(), 'revision' => $seen, 'size' => '3 × '.(1 + $i % 3).'/2', 'paper' => $chosen['L3']]));
+        $said = ['_request' => $uuid(), 'revision' => $seen, 'size' => '3 × '.(1 + $i % 3).'/2', 'paper' => $chosen['L3']];
+
+        return $ask("{$board}/parts/L3", http_build_query($said));
     },
 ];
 foreach ($changes as $name => $change) {

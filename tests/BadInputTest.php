@@ -111,7 +111,8 @@ final class BadInputTest extends RoomTestCase
 
     public function testEmojiAndRightToLeftTextAreKept(): void
     {
-        foreach (['🐦‍⬛ gulls ×12', 'كرت عيد ميلاد', 'כרטיס תודה', 'e&#x301; <b>bold</b> "quoted"', "'; DROP TABLE kit; --"] as $name) {
+        $odd = ['🐦‍⬛ gulls ×12', 'كرت عيد ميلاد', 'כרטיס תודה', 'e&#x301; <b>bold</b> "quoted"', "'; DROP TABLE kit; --"];
+        foreach ($odd as $name) {
             $this->postAndFollow('/kits', ['name' => $name]);
             self::assertSame($name, $this->browser->getCrawler()->filter('h1')->text());
         }

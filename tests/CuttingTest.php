@@ -298,7 +298,8 @@ final class CuttingTest extends RoomTestCase
         $line = $this->number("SELECT max(id) FROM movement WHERE reason = 'cut'");
         $this->postAndFollow("/log/{$line}/reverse");
         $this->assertCode(200, $this->text());
-        self::assertSame([0, 1], [$this->onTray('Petrel A2 panel 4¼ × 5½', $kit), $this->onTray('Petrel card', $kit)], 'one line takes all of the cut along');
+        $onTray = [$this->onTray('Petrel A2 panel 4¼ × 5½', $kit), $this->onTray('Petrel card', $kit)];
+        self::assertSame([0, 1], $onTray, 'one line takes all of the cut along');
         self::assertCount(2, $this->nextCut($kit)['parts'], 'the last cut is to be made again');
         $this->assertNothingIsWrong();
         $this->cut($kit);

@@ -26,7 +26,11 @@ final class PaperTest extends RoomTestCase
     {
         parent::setUp();
         $this->furnish();
-        [$this->card, $buoy] = $this->putInto('C2', 'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover', 'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover');
+        [$this->card, $buoy] = $this->putInto(
+            'C2',
+            'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover',
+            'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover',
+        );
         $this->card->colourName = 'Petrel';
         $buoy->colourName = 'Buoy';
         $this->entities()->flush();
@@ -210,7 +214,8 @@ final class PaperTest extends RoomTestCase
         $scrap = $this->item($this->number("SELECT id FROM item WHERE kind = 'scrap'"));
         self::assertSame('Petrel scrap 6 × 8, a corner missing', $scrap->name);
         self::assertSame(2 * 33 * self::INCH ** 2, $scrap->sheet->sheet()->doubledArea());
-        self::assertSame([$scrap->name, 'Petrel card'], self::names($this->ask(['piece' => '3 × 7', 'colour' => 'Petrel']), '.piece-caption p:nth-child(2) a'));
+        $answer = $this->ask(['piece' => '3 × 7', 'colour' => 'Petrel']);
+        self::assertSame([$scrap->name, 'Petrel card'], self::names($answer, '.piece-caption p:nth-child(2) a'));
         self::assertSame(['Petrel card'], self::names($this->ask(['piece' => '4 × 4', 'colour' => 'Petrel']), '.piece-caption p:nth-child(2) a'));
         $this->post('/paper/scraps', ['of' => $this->card->id, 'scrap_size' => '6 × 8 without 7 × 5', 'many' => '1', '_form' => 'scrap']);
         $this->assertCode(422);

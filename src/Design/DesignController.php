@@ -162,7 +162,8 @@ final class DesignController extends Page
         $words = $input->text('words', 200);
         $read = DesignWords::read($words, $this->frame->measure());
         if (null === $read) {
-            $input->refuse('words', 'Say how many of what, and how large: “8 cards, A2, top fold, mat, panel” or “12 × 12 page, three 4 × 6 photos”.');
+            $such = '“8 cards, A2, top fold, mat, panel” or “12 × 12 page, three 4 × 6 photos”';
+            $input->refuse('words', 'Say how many of what, and how large: '.$such.'.');
             $input->check();
             throw new \LogicException('It was refused.');
         }

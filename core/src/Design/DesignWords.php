@@ -35,7 +35,8 @@ final class DesignWords
         'flat' => Fold::None,
     ];
     private const NUMBERS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10];
-    private const SIZE_ALONE = '/^\s*(?:A\d|slimline|[\d½¼¾⅛⅜⅝⅞ ]+(?:in )?square|[\d\/.½¼¾⅛⅜⅝⅞ ]+[×x*][\d\/.½¼¾⅛⅜⅝⅞ ]+(?:in|mm|cm)?)\s*$/iu';
+    private const DIGITS = '[\d\/.½¼¾⅛⅜⅝⅞ ]+';
+    private const SIZE_ALONE = '/^\s*(?:A\d|slimline|[\d½¼¾⅛⅜⅝⅞ ]+(?:in )?square|'.self::DIGITS.'[×x*]'.self::DIGITS.'(?:in|mm|cm)?)\s*$/iu';
     private const SIXTEENTH = Length::TICKS_PER_INCH / 16;
     private const REVEAL = self::SIXTEENTH;
     private const PHOTO_REVEAL = 2 * self::SIXTEENTH;

@@ -14,7 +14,7 @@ final class Fit
     /** A roll is at least so wide, in millimetres; tighter, paper keeps its curl (common practice, no source). */
     private const LEAST_ROLL_MM = 50;
 
-    /** Returns the first way that fits, such as “as it stands”, “turned”, “on its side”, “folded once” or “rolled”; null where none does. */
+    /** Returns the first way that fits: “as it stands”, “turned”, “on its side”, “folded once” or “rolled”; null where none does. */
     public function way(Box $thing, Box $place, Handling $handling): ?string
     {
         foreach ($this->orientations($thing, $handling) as $way => $box) {
