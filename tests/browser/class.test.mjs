@@ -116,10 +116,11 @@ test('of three kits that are laid out one is changed in a part, taken and pulled
     const names = await proposals.locator('.name').allInnerTexts();
     assert.equal(new Set(names).size, names.length, 'nothing twice');
     const first = proposals.first();
-    const stamps = await first.locator('.name').first().innerText();
-    await press(ada, () => first.getByRole('link', { name: new RegExp(`another instead of`) }).first().click());
+    const panel = await first.locator('.thing', { hasText: /panel/ }).locator('.name').first().innerText();
+    await press(ada, () => first.getByRole('link', { name: `another instead of ${panel}` }).click());
     const now = await proposals.locator('.name').allInnerTexts();
-    assert.ok(!now.includes(stamps), 'the other takes its place');
+    assert.ok(!now.includes(panel), 'the other takes its place');
+    assert.equal(now.filter((name) => !names.includes(name)).length, 1, 'and all else stays');
     const kept = await proposals.first().locator('.name').allInnerTexts();
     await space(ada);
     assert.match(await said(ada), /planned/i);

@@ -89,7 +89,7 @@ test('a tray is parked in a folder and taken up on another device', { timeout: 1
     await ada.locator('summary', { hasText: 'Park it in a folder' }).press('Enter');
     await ada.fill('#park-home', 'K2');
     await enter(ada, ada.getByRole('button', { name: 'Park it' }));
-    assert.match(await said(ada), /“Regatta invitations” waits in folder 1 in K2/);
+    assert.match(await said(ada), /“Regatta invitations” waits in folder 2 in K2/);
     assert.equal(await ada.locator('.trays a, .rail a', { hasText: 'Regatta' }).count(), 0, 'its tray is free');
     assert.deepEqual(await violations(ada), []);
     await ben.goto('/plan');
