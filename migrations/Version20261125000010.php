@@ -8,7 +8,7 @@ use App\Database\StepJournal;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 
-/** Only adds a column, tables and a place outside. */
+/** Only adds a column, tables, an index and a place outside. */
 final class Version20261125000010 extends AbstractMigration
 {
     /** A thing is lent, and what was borrowed is given back. */
@@ -103,6 +103,7 @@ final class Version20261125000010 extends AbstractMigration
                 until DATETIME NOT NULL
             )',
             'CREATE UNIQUE INDEX rest_item ON rest (item_id)',
+            'CREATE INDEX item_idle ON item (kind, used_at, since)',
             ...self::LINKS,
         ] as $sql) {
             $this->addSql($sql);

@@ -22,6 +22,7 @@ use Lottel\Core\Upkeep\Hazard;
 #[ORM\Index(name: 'item_parent', columns: ['parent_id'])]
 #[ORM\Index(name: 'item_sheet', columns: ['kind', 'sheet_width'])]
 #[ORM\Index(name: 'item_colour', columns: ['kind', 'colour'])]
+#[ORM\Index(name: 'item_idle', columns: ['kind', 'used_at', 'since'])]
 class Item
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

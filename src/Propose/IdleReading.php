@@ -8,6 +8,7 @@ use App\Database\Row;
 use App\Stores\ReachOfPlaces;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\Piece;
@@ -39,8 +40,8 @@ final readonly class IdleReading
     /** @param string $wants the occasion, empty for any */
     public function proposals(int $pieces, string $wants, Sides $panel, Sides $mat): Proposals
     {
-        $papers = $this->rows("i.kind IN ('paper', 'scrap') AND i.tracking = 'count' AND i.outline IS NULL AND i.sheet_width IS NOT NULL
-            AND i.colour IS NOT NULL", 1);
+        $isSheet = "i.tracking = 'count' AND i.outline IS NULL AND i.sheet_width IS NOT NULL AND i.colour IS NOT NULL";
+        $papers = [...$this->rows(Kind::Paper, $isSheet, 1), ...$this->rows(Kind::Scrap, $isSheet, 1)];
         $sheets = [];
         foreach ($papers as $row) {
             $sheets[$row->int('id')] = $row;
@@ -49,8 +50,8 @@ final readonly class IdleReading
         return new Proposals(
             $this->stamps($wants),
             array_map($this->thing(...), $papers),
-            array_map($this->thing(...), $this->rows("i.kind = 'ink' AND i.colour IS NOT NULL", 1)),
-            array_map($this->thing(...), $this->rows("i.kind = 'embellishment' AND i.tracking = 'count' AND i.colour IS NOT NULL", $pieces)),
+            array_map($this->thing(...), $this->rows(Kind::Ink, 'i.colour IS NOT NULL', 1)),
+            array_map($this->thing(...), $this->rows(Kind::Embellishment, "i.tracking = 'count' AND i.colour IS NOT NULL", $pieces)),
             static fn (Part $part, IdleThing $paper): bool => self::isEnough($sheets[$paper->id], Part::Panel === $part ? $panel : $mat, $pieces),
         );
     }
@@ -67,14 +68,15 @@ final readonly class IdleReading
             $dies[$row->int('one')][] = $row->int('other');
             $dies[$row->int('other')][] = $row->int('one');
         }
-        $free = array_map(static fn (Row $row): int => $row->int('id'), $this->rows("i.kind = 'die'", 1));
+        $ids = implode(', ', array_merge([0], ...array_values($dies)));
+        $free = array_map(static fn (Row $row): int => $row->int('id'), $this->rows(Kind::Die, "i.id IN ($ids)", 1));
         $word = CardChoice::word($wants);
 
         return array_map(fn (Row $row): IdleThing => $this->thing(
             $row,
             array_values(array_intersect($dies[$row->int('id')] ?? [], $free)),
             IdleThing::speaksOf($word, $row->text('sentiments'), $row->text('name'), ...$row->texts('themes')),
-        ), $this->rows("i.kind = 'stamp set'", 1));
+        ), $this->rows(Kind::StampSet, 'TRUE', 1));
     }
 
     /** @param list<int> $with */
@@ -95,22 +97,39 @@ final readonly class IdleReading
         );
     }
 
-    /** @return list<Row> */
-    private function rows(string $condition, int $atLeast): array
+    /**
+     * Returns the free things of a kind, those that have lain longest first. Things that were never used and those that were stand in an
+     * index each; so only as many are looked at as are wanted.
+     *
+     * @return list<Row>
+     */
+    private function rows(Kind $kind, string $condition, int $atLeast): array
     {
-        return Row::each($this->database->fetchAllAssociative(
-            'SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, i.home_id, '.self::FREE.' AS free
-             FROM item i WHERE i.removed_at IS NULL AND '.$condition.' AND free >= CAST(:least AS INTEGER)
-             ORDER BY coalesce(i.used_at, i.since), i.id LIMIT '.self::MOST,
-            ['least' => $atLeast],
-        ), static fn (Row $row): Row => $row);
+        $rows = [];
+        foreach (['i.used_at IS NULL' => 'i.since', 'i.used_at IS NOT NULL' => 'i.used_at'] as $which => $order) {
+            $rows = [...$rows, ...$this->database->fetchAllAssociative(
+                'SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, i.home_id,
+                        coalesce(i.used_at, i.since) AS idle_since, '.self::FREE." AS free
+                 FROM item i WHERE i.kind = :kind AND $which AND i.removed_at IS NULL AND ($condition) AND free >= CAST(:least AS INTEGER)
+                 ORDER BY $order, i.id LIMIT ".self::MOST,
+                ['kind' => $kind->value, 'least' => $atLeast],
+            )];
+        }
+        $rows = Row::each($rows, static fn (Row $row): Row => $row);
+        usort($rows, static fn (Row $a, Row $b): int => [$a->textOrNull('idle_since'), $a->int('id')] <=> [$b->textOrNull('idle_since'), $b->int('id')]);
+
+        return \array_slice($rows, 0, self::MOST);
     }
 
     /** A cut plan says whether the pieces come out of what is free. */
     private static function isEnough(Row $paper, Sides $piece, int $pieces): bool
     {
         $stock = new Stock('', $paper->int('sheet_width'), $paper->int('sheet_height'), min(100, $paper->int('free')), '', 'scrap' !== $paper->text('kind'));
-        [$plan] = (new CutPlanner(seconds: self::SECONDS_OF_SEARCH))->plan([new Piece('', $piece->width, $piece->height, $pieces, true, '')], [$stock]);
+        $wanted = new Piece('', $piece->width, $piece->height, $pieces, true, '');
+        if ($stock->inRows($wanted) >= $pieces) {
+            return true;
+        }
+        [$plan] = (new CutPlanner(seconds: self::SECONDS_OF_SEARCH))->plan([$wanted], [$stock]);
 
         return 0 === $plan->score->unplaced;
     }

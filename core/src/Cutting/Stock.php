@@ -11,6 +11,15 @@ final readonly class Stock
     {
     }
 
+    /** Returns how many equal pieces come out of all of it in rows and columns; a plan may find room for more. */
+    public function inRows(Piece $piece): int
+    {
+        $upright = intdiv($this->width, $piece->width) * intdiv($this->height, $piece->height);
+        $turned = $piece->mayTurn ? intdiv($this->width, $piece->height) * intdiv($this->height, $piece->width) : 0;
+
+        return $this->quantity * max($upright, $turned);
+    }
+
     public function area(): int
     {
         return $this->width * $this->height;

@@ -8,10 +8,13 @@ namespace Lottel\Core\Proposal;
  * Lays out what lies idle: each proposal is the one with the fewest points among what the ones before it have left. The same things in give the same
  * proposals out; no thing is in two of them. In a room of many things only the best of each kind, by themselves, are tried with each other.
  */
-final readonly class Proposals
+final class Proposals
 {
     private const PAPERS = 48;
     private const SMALL_THINGS = 40;
+
+    /** @var array<int, array<int, float>> what speaks against two things beside each other, once found out */
+    private array $beside = [];
 
     /**
      * @param list<IdleThing> $stamps
@@ -21,11 +24,11 @@ final readonly class Proposals
      * @param \Closure(Part, IdleThing): bool $isEnough whether a cut plan gets the pieces of that part out of a paper
      */
     public function __construct(
-        private array $stamps,
-        private array $papers,
-        private array $inks,
-        private array $embellishments,
-        private \Closure $isEnough,
+        private readonly array $stamps,
+        private readonly array $papers,
+        private readonly array $inks,
+        private readonly array $embellishments,
+        private readonly \Closure $isEnough,
     ) {
     }
 
@@ -174,7 +177,11 @@ final readonly class Proposals
         $alone = array_map(static fn (IdleThing $dot): float => Weights::alone(Part::Embellishment, $dot), $dots);
         $beside = $pairs = [];
         foreach ($papers as $paper) {
-            $beside[$paper->id] = array_map(static fn (IdleThing $dot): float => Weights::beside($paper, $dot), $dots);
+            $beside[$paper->id] = array_map(fn (IdleThing $dot): float => $this->beside($paper, $dot), $dots);
+        }
+        $papersAlone = [];
+        foreach ($papers as $paper) {
+            $papersAlone[$paper->id] = Weights::alone(Part::Panel, $paper);
         }
         foreach ($papers as $panel) {
             $ink = self::least(array_map(
@@ -183,13 +190,8 @@ final readonly class Proposals
             ));
             foreach ($papers as $mat) {
                 if ($mat->id !== $panel->id) {
-                    $dot = self::least(array_map(
-                        static fn (float $alone, float $onPanel, float $onMat): float => $alone + $onPanel + $onMat,
-                        $alone,
-                        $beside[$panel->id],
-                        $beside[$mat->id],
-                    ));
-                    $points = self::points([Part::Panel->value => $panel, Part::Mat->value => $mat]) + $ink + $dot;
+                    $dot = self::leastOf($alone, $beside[$panel->id], $beside[$mat->id]);
+                    $points = $papersAlone[$panel->id] + $papersAlone[$mat->id] + $this->beside($panel, $mat) + $ink + $dot;
                     $pairs[] = [round($points, 6), $panel->id, $mat->id, $panel, $mat];
                 }
             }
@@ -197,6 +199,29 @@ final readonly class Proposals
         usort($pairs, static fn (array $a, array $b): int => [$a[0], $a[1], $a[2]] <=> [$b[0], $b[1], $b[2]]);
 
         return array_map(static fn (array $pair): array => [$pair[3], $pair[4]], $pairs);
+    }
+
+    private function beside(IdleThing $one, IdleThing $other): float
+    {
+        return $this->beside[$one->id][$other->id] ??= Weights::beside($one, $other);
+    }
+
+    /**
+     * Returns the least of what three lists say together of each thing; nothing where they are empty.
+     *
+     * @param list<float> $alone
+     * @param list<float> $onPanel
+     * @param list<float> $onMat
+     */
+    private static function leastOf(array $alone, array $onPanel, array $onMat): float
+    {
+        $least = null;
+        foreach ($alone as $nth => $points) {
+            $all = $points + $onPanel[$nth] + $onMat[$nth];
+            $least = null === $least || $all < $least ? $all : $least;
+        }
+
+        return $least ?? 0.0;
     }
 
     /** @param list<float> $points */
@@ -224,8 +249,14 @@ final readonly class Proposals
      */
     private function free(array $things, array $taken, Part $part, int $most): array
     {
-        $free = array_values(array_filter($things, static fn (IdleThing $thing): bool => !\in_array($thing->id, $taken, true)));
-        usort($free, static fn (IdleThing $a, IdleThing $b): int => [Weights::alone($part, $a), $a->id] <=> [Weights::alone($part, $b), $b->id]);
+        $gone = array_flip($taken);
+        $free = $points = $ids = [];
+        foreach ($things as $thing) {
+            if (!isset($gone[$thing->id])) {
+                [$free[], $points[], $ids[]] = [$thing, Weights::alone($part, $thing), $thing->id];
+            }
+        }
+        array_multisort($points, $ids, $free);
 
         return \array_slice($free, 0, $most);
     }
