@@ -6,6 +6,7 @@ namespace App\Shelf;
 
 use App\Web\Csv;
 use App\Web\Page;
+use App\Web\Pdf;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -15,7 +16,7 @@ final class SupplyController extends Page
     private const COLUMNS = ['what', 'kind', 'maker', 'colour', 'hex', 'quantity', 'used', 'cents'];
 
     #[Route('/shelf/{id<[0-9]{1,12}>}/supplies.{type<txt|csv|json|pdf>}', name: 'supplies', methods: ['GET'])]
-    public function written(int $id, string $type, ShelfReading $shelf, Supplies $supplies, SupplyPdf $pdf): Response
+    public function written(int $id, string $type, ShelfReading $shelf, Supplies $supplies): Response
     {
         $name = $shelf->one($id)->thing->name;
         $list = $supplies->of($id);
@@ -33,7 +34,7 @@ final class SupplyController extends Page
                 'cuts' => $list->cuts,
             ]), 'application/json'],
             'csv' => [Csv::file([self::COLUMNS, ...$rows]), 'text/csv; charset=utf-8'],
-            'pdf' => [$pdf->set($list, $name), 'application/pdf'],
+            'pdf' => [Pdf::ofText($name, \array_slice(explode("\n", trim($list->text($name))), 1), $this->frame->page()), 'application/pdf'],
             default => [$list->text($name), 'text/plain; charset=utf-8'],
         };
 

@@ -123,6 +123,12 @@ final class Frame implements ResetInterface
         return $colours;
     }
 
+    /** @return array{float, float} the sheet that printers of this room usually take, in millimetres */
+    public function page(): array
+    {
+        return $this->isMetric() ? Pdf::A4 : Pdf::LETTER;
+    }
+
     public function timeZone(): \DateTimeZone
     {
         return new \DateTimeZone($this->room()->timeZone);

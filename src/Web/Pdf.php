@@ -7,8 +7,30 @@ namespace App\Web;
 /** Documents to print, in millimetres, with their fonts inside. */
 final class Pdf
 {
+    private const TEXT_MARGIN = 18.0;
+
     public const LETTER = [215.9, 279.4];
     public const A4 = [210.0, 297.0];
+
+    /**
+     * Returns a text as a file: its title, then its lines, of which those that end with a colon are headings.
+     *
+     * @param list<string> $lines
+     * @param array{float, float} $page width and height
+     */
+    public static function ofText(string $title, array $lines, array $page): string
+    {
+        $pdf = self::blank($title, $page, self::TEXT_MARGIN);
+        $pdf->AddPage();
+        $pdf->setFont('dejavusans', 'B', 15);
+        $pdf->MultiCell(0, 9, $title, 0, 'L');
+        foreach ($lines as $line) {
+            $pdf->setFont('dejavusans', str_ends_with($line, ':') ? 'B' : '', 10.5);
+            $pdf->MultiCell(0, 6.2, $line, 0, 'L');
+        }
+
+        return $pdf->Output('text.pdf', 'S');
+    }
 
     /**
      * @param array{float, float} $page width and height

@@ -12,8 +12,6 @@ use Lottel\Core\Workshop\Load;
 /** What is taken to a class, and what those who come bring along: as text, and on a page to print. */
 final readonly class ClassList
 {
-    private const MARGIN = 18.0;
-
     public function __construct(private Frame $frame)
     {
     }
@@ -72,16 +70,8 @@ final readonly class ClassList
     public function pdf(string $text): string
     {
         $lines = explode("\n", rtrim($text));
-        $pdf = Pdf::blank($lines[0], $this->frame->isMetric() ? Pdf::A4 : Pdf::LETTER, self::MARGIN);
-        $pdf->AddPage();
-        $pdf->setFont('dejavusans', 'B', 15);
-        $pdf->MultiCell(0, 9, $lines[0], 0, 'L');
-        foreach (\array_slice($lines, 1) as $line) {
-            $pdf->setFont('dejavusans', str_ends_with($line, ':') ? 'B' : '', 10.5);
-            $pdf->MultiCell(0, 6.2, $line, 0, 'L');
-        }
 
-        return $pdf->Output('class.pdf', 'S');
+        return Pdf::ofText($lines[0], \array_slice($lines, 1), $this->frame->page());
     }
 
     private static function tick(string $line): string

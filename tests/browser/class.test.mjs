@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { Room, audit, openBrowser, person, press, violations } from './harness.mjs';
+import { Room, audit, enter, openBrowser, person, press, said, space, violations } from './harness.mjs';
 
 // A class for twelve, from plan to the last punch back; something lent and brought home; three kits proposed, one of them pulled.
 let room;
@@ -13,13 +13,6 @@ after(async () => {
     await browser?.close();
     room?.close();
 });
-
-const said = (page) => page.locator('.said').innerText();
-const enter = (page, locator) => press(page, async () => {
-    await locator.focus();
-    await page.keyboard.press('Enter');
-});
-const space = (page) => press(page, () => page.keyboard.press('Space'));
 
 // Presses the one button of each stop until the round is over.
 async function round(page, over) {

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
-import { Room, audit, console_, openBrowser, person, press, violations } from './harness.mjs';
+import { Room, audit, console_, enter, openBrowser, person, press, space, violations } from './harness.mjs';
 
 // The cutting table: pieces of a kit from the plan to the tray, a cut that goes wrong, offcuts that are found again.
 let room;
@@ -17,11 +17,6 @@ after(async () => {
 });
 
 const hasCut = (page) => page.locator('form[action$="/cut/made"]').count();
-const enter = (page, locator) => press(page, async () => {
-    await locator.focus();
-    await page.keyboard.press('Enter');
-});
-const space = (page) => press(page, () => page.keyboard.press('Space'));
 
 async function planned(page, name, pieces) {
     await page.goto('/plan');

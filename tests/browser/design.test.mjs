@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { Room, audit, openBrowser, person, press, violations } from './harness.mjs';
+import { Room, audit, enter, openBrowser, person, press, said, space, violations } from './harness.mjs';
 
 // The design board: from words to pieces, papers and an envelope; to the bench and home; patterns, pages, two people at once.
 let room;
@@ -12,13 +12,6 @@ before(async () => {
 after(async () => {
     await browser?.close();
     room?.close();
-});
-
-const space = (page) => press(page, () => page.keyboard.press('Space'));
-const said = (page) => page.locator('.said').innerText();
-const enter = (page, locator) => press(page, async () => {
-    await locator.focus();
-    await page.keyboard.press('Enter');
 });
 
 async function planned(page, words) {

@@ -167,6 +167,16 @@ export async function press(page, action) {
     );
 }
 
+export const said = (page) => page.locator('.said').innerText();
+
+/** Presses a button by key, as somebody without a mouse does. */
+export const enter = (page, locator) => press(page, async () => {
+    await locator.focus();
+    await page.keyboard.press('Enter');
+});
+
+export const space = (page) => press(page, () => page.keyboard.press('Space'));
+
 const axe = () => readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
 /** What axe finds on a page, whose person came with bypassCSP: the script is put into it from outside. */

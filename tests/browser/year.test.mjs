@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { after, before, test } from 'node:test';
-import { Room, audit, openBrowser, person, press, violations } from './harness.mjs';
+import { Room, audit, enter, openBrowser, person, press, said, violations } from './harness.mjs';
 
 // The year: a month planned from birthdays, a card picked and not offered again, a kit that waits in a folder.
 let room;
@@ -12,12 +12,6 @@ before(async () => {
 after(async () => {
     await browser?.close();
     room?.close();
-});
-
-const said = (page) => page.locator('.said').innerText();
-const enter = (page, locator) => press(page, async () => {
-    await locator.focus();
-    await page.keyboard.press('Enter');
 });
 
 test('a month is planned from birthdays, by keyboard alone', { timeout: 120000 }, async () => {
