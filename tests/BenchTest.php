@@ -151,7 +151,7 @@ final class BenchTest extends RoomTestCase
         $this->planKit('Ready', [[$this->foam, 5]]);
         $slips = $this->get('/plan')->filter('.kit-slip');
         self::assertSame(
-            ['1 of 2 are here; short of Gulls.', 'The one thing is here.'],
+            ['1 of 2 is here; Gulls is with “Kiosk gulls ×4”.', 'The one thing is here.'],
             $slips->filter('.readiness')->extract(['_text']),
         );
         self::assertCount(3, $this->browser->getCrawler()->filter('.kit-tray .thumb'));

@@ -267,6 +267,7 @@ final class LendingTest extends RoomTestCase
         $this->lend($this->stamps, ['until' => '']);
         $page = $this->get("/kits/{$kit}");
         self::assertStringContainsString('Lent to Maren.', $page->filter('.warning')->text());
+        self::assertStringContainsString('0 of 1 are here; Gull stamps is lent to Maren.', $this->get('/plan')->filter('.readiness')->text());
         self::assertStringContainsString('no day said', $this->get('/loans')->filter('.loans')->text());
         $pull = $this->postAndFollow("/kits/{$kit}/pull");
         self::assertStringContainsString('lent to Maren', $pull->filter('.warning-card')->text(), 'the round says where it is');

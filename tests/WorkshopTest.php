@@ -114,6 +114,19 @@ final class WorkshopTest extends RoomTestCase
         self::assertSame(12, $this->number('SELECT persons FROM workshop'));
     }
 
+    public function testWhatNobodyGetsIsOpenAgainAndTheSameTwiceChangesNothing(): void
+    {
+        $this->plan(['persons' => '2', 'spares' => '0', 'names' => '']);
+        $this->dealOut();
+        $this->pull();
+        $this->postAndFollow("/kits/{$this->kit}/class/bags", ['bag' => '1']);
+        $this->dealOut();
+        self::assertSame(1, $this->number('SELECT count(*) FROM bag'), 'what was said again is no change, so the bag stays packed');
+        $page = $this->postAndFollow("/kits/{$this->kit}/class/shares", [$this->key($this->punch) => '']);
+        self::assertStringContainsString('Of 1 line nobody has said who gets how much', $page->filter('.said')->text());
+        self::assertSame([2, 0], [$this->number('SELECT count(*) FROM share'), $this->number('SELECT count(*) FROM bag')]);
+    }
+
     public function testPiecesAreCutForEachBag(): void
     {
         [$card] = $this->putInto('C2', 'White card; ; 30');

@@ -14,7 +14,14 @@ final readonly class KitSlip
     /** @param list<NeedRow> $needs */
     public function __construct(public KitRow $kit, public array $needs)
     {
-        $short = array_filter($needs, static fn (NeedRow $need): bool => $need->shortfall() > 0);
-        $this->readiness = new Readiness(\count($needs), array_values(array_map(static fn (NeedRow $need): string => $need->thing->name, $short)));
+        $out = $short = [];
+        foreach ($needs as $need) {
+            if ($need->shortfall() > 0 && 0 === $need->stored && '' !== $need->outWith) {
+                $out[$need->thing->name] = $need->outWith;
+            } elseif ($need->shortfall() > 0) {
+                $short[] = $need->thing->name;
+            }
+        }
+        $this->readiness = new Readiness(\count($needs), $short, $out);
     }
 }

@@ -25,6 +25,7 @@ final readonly class NeedRow
         public ?string $otherKits,
         public int $toCut,
         public int $forDesign,
+        public string $outWith,
     ) {
     }
 
@@ -43,6 +44,7 @@ final readonly class NeedRow
             $row->textOrNull('other_kits'),
             $row->int('to_cut'),
             $row->int('for_design'),
+            $row->textOrNull('out_with') ?? '',
         );
     }
 

@@ -39,6 +39,12 @@ class DealtOut
         $workshop->shares->add($this);
     }
 
+    /** The line that it is of, as forms name it: `need-4` or `piece-2`. */
+    public function key(): string
+    {
+        return null === $this->need ? 'piece-'.$this->piece?->id : 'need-'.$this->need->id;
+    }
+
     public function say(Share $share): void
     {
         [$this->each, $this->among] = [$share->each, $share->among];

@@ -53,17 +53,26 @@ final readonly class PlanWorkshop
     /**
      * @param array<int, Share> $needs how lines of the list are dealt out, by number
      * @param array<int, Share> $pieces how pieces to cut are dealt out, by number
+     * @param list<string> $toNobody keys of lines, such as `need-4`, that nobody gets any more
      */
-    public function dealOut(Workshop $workshop, array $needs, array $pieces): void
+    public function dealOut(Workshop $workshop, array $needs, array $pieces, array $toNobody = []): void
     {
         $workshop->kit->checkOpen();
+        $before = $workshop->dealt();
         foreach ($needs as $id => $share) {
             $this->dealt($workshop, $share, $this->entities->find(Need::class, $id), null);
         }
         foreach ($pieces as $id => $share) {
             $this->dealt($workshop, $share, null, $this->entities->find(PieceToCut::class, $id));
         }
-        $this->follow($workshop);
+        foreach ($workshop->shares as $dealt) {
+            if (\in_array($dealt->key(), $toNobody, true)) {
+                $workshop->shares->removeElement($dealt);
+            }
+        }
+        if ($before !== $workshop->dealt()) {
+            $this->follow($workshop);
+        }
         $this->entities->flush();
     }
 

@@ -42,7 +42,7 @@ class Workshop
     public string $also = '';
 
     /** @var Collection<int, DealtOut> */
-    #[ORM\OneToMany(targetEntity: DealtOut::class, mappedBy: 'workshop', cascade: ['persist', 'remove'])]
+    #[ORM\OneToMany(targetEntity: DealtOut::class, mappedBy: 'workshop', cascade: ['persist', 'remove'], orphanRemoval: true)]
     #[ORM\OrderBy(['id' => 'ASC'])]
     public Collection $shares;
 
@@ -73,6 +73,18 @@ class Workshop
     {
         [$this->persons, $this->spares, $this->makes] = [$said->class->persons, $said->class->spares, $said->makes];
         [$this->bring, $this->names, $this->also] = [$said->bring, $said->names, $said->also];
+    }
+
+    /** @return array<string, array{int, int}> how much of each line for how many persons, by the key of the line */
+    public function dealt(): array
+    {
+        $dealt = [];
+        foreach ($this->shares as $one) {
+            $dealt[$one->key()] = [$one->share()->each, $one->share()->among];
+        }
+        ksort($dealt);
+
+        return $dealt;
     }
 
     /** Whose bag a number is: a name where one is written down, a spare set after those who come. */

@@ -77,9 +77,12 @@ final class WorkshopController extends Page
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {
             $workshop = $this->workshops->one($this->kits->one($id));
-            $needs = $pieces = [];
+            $needs = $pieces = $toNobody = [];
             foreach ($this->workshop->of($workshop)->rows as $row) {
                 $share = $row->isDesigned || $input->isEmpty($row->key) ? null : $this->share($input, $row);
+                if (!$row->isDesigned && $input->has($row->key) && $input->isEmpty($row->key)) {
+                    $toNobody[] = $row->key;
+                }
                 if (null !== $share && $row->isPiece()) {
                     $pieces[$row->id()] = $share;
                 } elseif (null !== $share) {
@@ -87,7 +90,7 @@ final class WorkshopController extends Page
                 }
             }
             $input->check();
-            $this->plan->dealOut($workshop, $needs, $pieces);
+            $this->plan->dealOut($workshop, $needs, $pieces, $toNobody);
             $open = \count($this->workshop->of($workshop)->open());
 
             return $this->done($id, 'class', 0 === $open

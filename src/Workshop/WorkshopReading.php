@@ -104,7 +104,7 @@ final readonly class WorkshopReading
     {
         $said = [];
         foreach ($workshop->shares as $dealt) {
-            $said[null === $dealt->need ? 'piece-'.$dealt->piece?->id : 'need-'.$dealt->need->id] = $dealt->share();
+            $said[$dealt->key()] = $dealt->share();
         }
 
         return $said;

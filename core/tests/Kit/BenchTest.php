@@ -132,6 +132,11 @@ final class BenchTest extends TestCase
         self::assertSame('its list is empty', (new Readiness(0, []))->inWords());
         self::assertFalse((new Readiness(0, []))->isReady());
         self::assertSame('3 of 5 are here; short of foam and mats', (new Readiness(5, ['foam', 'mats']))->inWords());
+        $out = ['Terns' => 'with “Gulls”', 'Heat tool' => 'lent to Pelle', 'Punch' => 'lent to Maren'];
+        $said = '1 of 5 is here; Terns is with “Gulls”; Heat tool is lent to Pelle; 1 more is out; short of ink';
+        self::assertSame($said, (new Readiness(5, ['ink'], $out))->inWords());
+        self::assertSame('4 of 5 are here; Terns is with “Gulls”', (new Readiness(5, [], ['Terns' => 'with “Gulls”']))->inWords());
+        self::assertFalse((new Readiness(1, [], ['Terns' => 'with “Gulls”']))->isReady());
         self::assertSame('2 of 5 are here; short of foam, mats and 1 more', (new Readiness(5, ['foam', 'mats', 'ink']))->inWords());
     }
 }
