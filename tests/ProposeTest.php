@@ -98,6 +98,7 @@ final class ProposeTest extends RoomTestCase
         self::assertStringContainsString('too short for one card', $this->get('/propose?many=4&time=1+min')->filter('.year-warning')->text());
         self::assertStringContainsString('Write a time', $this->get('/propose?many=4&time=soon')->filter('.field-error')->text());
         self::assertStringContainsString('to fetch', $page->filter('.proposal')->text());
+        self::assertStringContainsString('takes 3 sheets', $page->filter('.proposal')->text(), 'twelve panels, four out of a sheet');
     }
 
     public function testMoreThanThePapersHoldIsNotProposed(): void

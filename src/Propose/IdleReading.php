@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Propose;
 
+use App\Catalogue\Item;
 use App\Database\Row;
 use App\Stores\ReachOfPlaces;
 use App\Web\Frame;
@@ -119,6 +120,15 @@ final readonly class IdleReading
         usort($rows, static fn (Row $a, Row $b): int => [$a->textOrNull('idle_since'), $a->int('id')] <=> [$b->textOrNull('idle_since'), $b->int('id')]);
 
         return \array_slice($rows, 0, self::MOST);
+    }
+
+    /** How many sheets of a paper the pieces take; null where a cut plan would have to say it. */
+    public function sheets(Item $paper, Sides $piece, int $pieces): ?int
+    {
+        [$width, $height] = [$paper->sheet->sheetWidth, $paper->sheet->sheetHeight];
+        $stock = null === $width || null === $height ? null : new Stock('', $width, $height, $pieces, '', true);
+
+        return $stock?->sheetsFor(new Piece('', $piece->width, $piece->height, $pieces, true, ''));
     }
 
     /** A cut plan says whether the pieces come out of what is free. */

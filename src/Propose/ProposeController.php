@@ -14,6 +14,7 @@ use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Design\Sides;
 use Lottel\Core\Measure\Duration;
 use Lottel\Core\Proposal\Part;
 use Lottel\Core\Proposal\Proposal;
@@ -52,7 +53,7 @@ final class ProposeController extends Page
         $time = Duration::read(trim($request->query->getString('time')));
         $sides = TakeProposal::design($pieces)->front();
         $proposals = $this->idle->proposals($pieces, $wants, $sides[1]->at->sides(), $sides[0]->at->sides())->withSwaps($swaps);
-        $kits = $this->shown($proposals->proposals, $pieces);
+        $kits = $this->shown($proposals->proposals, $pieces, [Part::Panel->value => $sides[1]->at->sides(), Part::Mat->value => $sides[0]->at->sides()]);
         $parts = array_merge([], ...array_map(static fn (ProposedKit $kit): array => $kit->parts(), $kits));
         $places = array_map(static fn (array $part): ?int => $part[1]->homeId, $parts);
 
@@ -113,10 +114,11 @@ final class ProposeController extends Page
 
     /**
      * @param list<Proposal> $proposals
+     * @param array<string, Sides> $sides of the papers, by Part
      *
      * @return list<ProposedKit>
      */
-    private function shown(array $proposals, int $pieces): array
+    private function shown(array $proposals, int $pieces, array $sides): array
     {
         $all = array_merge([], ...array_map(static fn (Proposal $one): array => $one->things(), $proposals));
         $things = [];
@@ -125,11 +127,28 @@ final class ProposeController extends Page
         }
         $minutes = self::minutes($pieces);
 
-        return array_map(static fn (Proposal $one): ProposedKit => new ProposedKit(
+        return array_map(fn (Proposal $one): ProposedKit => new ProposedKit(
             $one,
             array_filter($things, static fn (ThingLine $line): bool => \in_array($line->id, $one->things(), true)),
             $minutes,
+            $this->usedUp($one, $pieces, $sides),
         ), $proposals);
+    }
+
+    /**
+     * @param array<string, Sides> $sides
+     *
+     * @return array<string, int|null> by Part
+     */
+    private function usedUp(Proposal $proposal, int $pieces, array $sides): array
+    {
+        $uses = [Part::Embellishment->value => null === $proposal->part(Part::Embellishment) ? null : $pieces];
+        foreach ($sides as $part => $side) {
+            $paper = $proposal->parts[$part] ?? null;
+            $uses[$part] = null === $paper || $paper->isScrap ? null : $this->idle->sheets($this->items->one($paper->id), $side, $pieces);
+        }
+
+        return $uses;
     }
 
     /** Returns how many of so many cards a time is enough for. */

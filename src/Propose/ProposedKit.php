@@ -9,12 +9,16 @@ use Lottel\Core\Proposal\IdleThing;
 use Lottel\Core\Proposal\Part;
 use Lottel\Core\Proposal\Proposal;
 use Lottel\Core\Round\RoundTime;
+use Lottel\Core\Words\Counted;
 
 /** A proposal with its things as a page shows them. */
 final readonly class ProposedKit
 {
-    /** @param array<int, ThingLine> $things by item */
-    public function __construct(public Proposal $proposal, private array $things, public int $minutes)
+    /**
+     * @param array<int, ThingLine> $things by item
+     * @param array<string, int|null> $uses how much of a part is used up: sheets of a paper, pieces of what is counted; by Part
+     */
+    public function __construct(public Proposal $proposal, private array $things, public int $minutes, private array $uses)
     {
     }
 
@@ -27,12 +31,23 @@ final readonly class ProposedKit
             if (null !== $thing && isset($this->things[$thing->id])) {
                 $long = $thing->idleInWords();
                 $idle = '' === $long ? '' : 'not used for '.$long;
-                $why = array_filter([$thing->isScrap ? 'a scrap' : '', $idle], static fn (string $one): bool => '' !== $one);
+                $why = array_filter([$thing->isScrap ? 'a scrap' : '', $idle, $this->usedUp($part)], static fn (string $one): bool => '' !== $one);
                 $parts[] = [$part, $this->things[$thing->id], implode(', ', $why)];
             }
         }
 
         return $parts;
+    }
+
+    private function usedUp(Part $part): string
+    {
+        $uses = $this->uses[$part->value] ?? null;
+
+        return match (true) {
+            null === $uses => '',
+            Part::Embellishment === $part => 'takes '.$uses,
+            default => 'takes '.Counted::of($uses, 'sheet'),
+        };
     }
 
     /** How long it takes to get at its things, one by one from the bench, in words; an estimate. */

@@ -14,10 +14,24 @@ final readonly class Stock
     /** Returns how many equal pieces come out of all of it in rows and columns; a plan may find room for more. */
     public function inRows(Piece $piece): int
     {
+        return $this->quantity * $this->ofOne($piece);
+    }
+
+    /** Returns how many sheets so many pieces take in rows and columns; null where they do not come out of it so. */
+    public function sheetsFor(Piece $piece): ?int
+    {
+        $ofOne = $this->ofOne($piece);
+        $sheets = 0 === $ofOne ? null : (int) ceil($piece->quantity / $ofOne);
+
+        return $sheets > $this->quantity ? null : $sheets;
+    }
+
+    private function ofOne(Piece $piece): int
+    {
         $upright = intdiv($this->width, $piece->width) * intdiv($this->height, $piece->height);
         $turned = $piece->mayTurn ? intdiv($this->width, $piece->height) * intdiv($this->height, $piece->width) : 0;
 
-        return $this->quantity * max($upright, $turned);
+        return max($upright, $turned);
     }
 
     public function area(): int

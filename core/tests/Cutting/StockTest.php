@@ -32,6 +32,15 @@ final class StockTest extends TestCase
         self::assertSame(3 * $many, $stock->inRows(new Piece('piece', $ticks($across), $ticks($down), 1, $mayTurn, 'p')));
     }
 
+    public function testHowManySheetsPiecesTake(): void
+    {
+        $stock = new Stock('s', 17 * 4064, 11 * self::INCH, 3, 'p', true);
+        $panels = static fn (int $many): Piece => new Piece('panel', 17 * 2032, 11 * 4064, $many, true, 'p');
+        self::assertSame([1, 1, 2, 3], array_map(static fn (int $many): ?int => $stock->sheetsFor($panels($many)), [1, 4, 5, 12]));
+        self::assertNull($stock->sheetsFor($panels(13)), 'there are three sheets');
+        self::assertNull($stock->sheetsFor(new Piece('banner', 20 * self::INCH, self::INCH, 1, true, 'p')), 'none is so long');
+    }
+
     public function testAPlanFindsRoomForAtLeastAsMany(): void
     {
         mt_srand(21);
