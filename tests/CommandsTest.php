@@ -9,6 +9,7 @@ use App\Console\CutPlanCommand;
 use App\Console\DesignCommand;
 use App\Console\Document;
 use App\Console\DocumentCommand;
+use App\Console\HomesCommand;
 use App\Console\InvalidDocument;
 use App\Console\PaperCommand;
 use App\Console\RoundCommand;
@@ -44,6 +45,10 @@ final class CommandsTest extends TestCase
     private const SCHEDULE = '{"today": "2027-03-01", "hours": {"mon": 2, "tue": 2, "wed": 0, "thu": 2, "fri": 0, "sat": 4, "sun": 0},
         "days": {"2027-03-06": 0}, "kits": [{"id": "k1", "due": "2027-03-13", "hours": 5.5, "drying_days": 1, "ready_from": "2027-03-03"},
         {"id": "k2", "due": "2027-03-20", "hours": 0.1, "drying_days": 0, "ready_from": null}]}';
+
+    private const HOMES = '{"moves": 10, "places": [{"id": "C3", "seconds": 6.2, "room": 12000}, {"id": "D1", "seconds": 2.5, "room": 400}],
+        "items": [{"id": "i1", "place": "C3", "uses": 14.5, "size": 300, "may": ["C3", "D1"]}, {"id": "7", "place": "D1", "uses": 0, "size": 200,
+        "may": ["C3"]}]}';
 
     /** @var array<string, DocumentCommand>|null */
     private ?array $commands = null;
@@ -296,6 +301,48 @@ final class CommandsTest extends TestCase
         self::assertSame('2027-03-08', In::of($this->answer('schedule', $undated), 'kits', 0, 'start'), 'days and ready_from may be missing');
     }
 
+    public function testTheMovesThatSaveMost(): void
+    {
+        $answer = $this->answer('homes', self::HOMES);
+        self::assertSame([['item' => 'i1', 'from' => 'C3', 'to' => 'D1'], ['item' => '7', 'from' => 'D1', 'to' => 'C3']], $answer['moves'], 'one makes way');
+        self::assertSame([89.9, 36.25, 36.25, true], [$answer['before'], $answer['after'], $answer['bound'], $answer['optimal']]);
+        $one = $this->answer('homes', str_replace('"moves": 10', '"moves": 1', self::HOMES));
+        self::assertSame([[], 89.9, true], [$one['moves'], $one['after'], $one['optimal']], 'alone it does not fit');
+        $none = (string) preg_replace('/"items": \[.*\]/s', '"items": []', self::HOMES);
+        $empty = $this->answer('homes', $none);
+        self::assertSame([[], 0.0, 0.0, true], [$empty['moves'], $empty['before'], $empty['after'], $empty['optimal']]);
+    }
+
+    /** @return iterable<string, array{string, string, string}> what is replaced by what, and the field that is named */
+    public static function homesThatCannotBe(): iterable
+    {
+        yield 'fewer moves than none' => ['"moves": 10', '"moves": -1', 'moves'];
+        yield 'half a move' => ['"moves": 10', '"moves": 1.5', 'moves'];
+        yield 'a place twice' => ['"id": "D1"', '"id": "C3"', 'places[1].id'];
+        yield 'seconds below none' => ['"seconds": 6.2', '"seconds": -6.2', 'places[0].seconds'];
+        yield 'seconds without end' => ['"seconds": 6.2', '"seconds": 1e300', 'places[0].seconds'];
+        yield 'half a room' => ['"room": 400', '"room": 400.5', 'places[1].room'];
+        yield 'a thing twice' => ['"id": "7"', '"id": "i1"', 'items[1].id'];
+        yield 'a place that is none' => ['"place": "C3"', '"place": "Z9"', 'items[0].place'];
+        yield 'a home that is none' => ['["C3", "D1"]', '["C3", "Z9"]', 'items[0].may[1]'];
+        yield 'homes that are no list' => ['["C3", "D1"]', '"D1"', 'items[0].may'];
+        yield 'a thing of no size' => ['"size": 300', '"size": 0', 'items[0].size'];
+        yield 'uses below none' => ['"uses": 14.5', '"uses": -1', 'items[0].uses'];
+        yield 'no uses' => ['"uses": 14.5, ', '', 'items[0].uses'];
+    }
+
+    #[DataProvider('homesThatCannotBe')]
+    public function testHomesThatCannotBeAreRefused(string $what, string $by, string $field): void
+    {
+        self::assertStringContainsString($what, self::HOMES);
+        try {
+            $this->answer('homes', str_replace($what, $by, self::HOMES));
+            self::fail('It was answered.');
+        } catch (InvalidDocument $invalid) {
+            self::assertSame($field, $invalid->field);
+        }
+    }
+
     /** @return iterable<string, array{string, string, string}> what is replaced by what, and the field that is named */
     public static function schedulesThatCannotBe(): iterable
     {
@@ -334,10 +381,10 @@ final class CommandsTest extends TestCase
     {
         mt_srand(20261125);
         $examples = ['cut' => self::CUT, 'round' => self::ROUND, 'colour' => self::COLOUR, 'paper' => self::PAPER, 'scraps' => self::SCRAPS,
-            'design' => self::DESIGN, 'schedule' => self::SCHEDULE];
+            'design' => self::DESIGN, 'schedule' => self::SCHEDULE, 'homes' => self::HOMES];
         $refused = $answered = 0;
         for ($i = 0; $i < 12000; ++$i) {
-            $command = array_keys($examples)[$i % 7];
+            $command = array_keys($examples)[$i % 8];
             $json = 0 === mt_rand(0, 5) ? $this->tornText($examples[$command]) : $this->brokenTree($examples[$command]);
             try {
                 $answer = $this->answer($command, $json);
@@ -365,6 +412,7 @@ final class CommandsTest extends TestCase
                 ['lottel:scraps', self::SCRAPS, 0],
                 ['lottel:design', self::DESIGN, 0],
                 ['lottel:schedule', self::SCHEDULE, 0],
+                ['lottel:homes', self::HOMES, 0],
             ] as [$command, $json, $status]
         ) {
             $process = new Process(['php', 'bin/console', $command, '-'], \dirname(__DIR__), ['APP_ENV' => 'test', 'APP_DEBUG' => '0']);
@@ -392,6 +440,7 @@ final class CommandsTest extends TestCase
             'scraps' => new ScrapsCommand(),
             'design' => new DesignCommand(),
             'schedule' => new ScheduleCommand(),
+            'homes' => new HomesCommand(),
         ];
 
         return $commands[$command]->answer(Document::parse($json));

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Upkeep;
+
+/** The few moves of things to other homes that save most seconds a month. */
+final readonly class BestMoves
+{
+    private const FIRST_STEPS = 240;
+    private const STEPS = 80;
+    private const PATIENCE = 20;
+    private const ROUNDS = 6;
+
+    /** Of more things not every plan is tried. */
+    private const MOST_TRIED = 600;
+
+    /** @param float $seconds how long it is searched */
+    public function __construct(private float $seconds = 1.8)
+    {
+    }
+
+    /**
+     * @param list<Living> $things
+     * @param list<LivingPlace> $places
+     * @param int $most so many things move at the most
+     */
+    public function of(array $things, array $places, int $most): Moves
+    {
+        $question = new Rehoming($things, $places, $most);
+        $until = microtime(true) + $this->seconds;
+        $prices = new RoomPrices($question);
+        $wished = $this->price($prices, 0.0, self::FIRST_STEPS, $until);
+        $best = [];
+        for ($round = 0; $round < self::ROUNDS && microtime(true) < $until && $prices->bound() > $question->saved($best) + $question->tolerance; ++$round) {
+            $search = new MoveSearch($question, $prices->prices());
+            foreach ([$best, $wished, []] as $from) {
+                $found = $search->from($from, $until);
+                $best = self::better($question, $found, $best) ? $found : $best;
+            }
+            $wished = $this->price($prices, $question->saved($best), self::STEPS, $until);
+        }
+        $isProven = $prices->bound() <= $question->saved($best) + $question->tolerance;
+        if (\count($things) <= self::MOST_TRIED) {
+            $every = new EveryMove($question, $prices, $prices->prices(), $best, $until);
+            $best = $every->best();
+            $isProven = $isProven || $every->isProven();
+        }
+        $after = self::cost($question, $best);
+
+        return new Moves(
+            $best,
+            $question->before,
+            $after,
+            $isProven ? $after : max(0.0, min($after, $question->before - $prices->bound() - $question->tolerance)),
+            $isProven,
+        );
+    }
+
+    /** @return array<int, int> the moves that the last prices would make */
+    private function price(RoomPrices $prices, float $known, int $steps, float $until): array
+    {
+        $wished = [];
+        [$stride, $waited, $least] = [1.5, 0, \INF];
+        for ($step = 0; $step < $steps && ($step < self::PATIENCE || microtime(true) < $until); ++$step) {
+            $wished = $prices->step($known, $stride);
+            $waited = $prices->bound() < $least ? 0 : $waited + 1;
+            $least = min($least, $prices->bound());
+            if ($waited >= self::PATIENCE) {
+                [$stride, $waited] = [$stride / 2, 0];
+            }
+        }
+
+        return $wished;
+    }
+
+    /**
+     * @param array<int, int> $one
+     * @param array<int, int> $other
+     */
+    private static function better(Rehoming $question, array $one, array $other): bool
+    {
+        $more = $question->saved($one) - $question->saved($other);
+
+        return $more > $question->tolerance || ($more >= -$question->tolerance && \count($one) < \count($other));
+    }
+
+    /**
+     * What all things cost when some live elsewhere, added up anew.
+     *
+     * @param array<int, int> $to
+     */
+    private static function cost(Rehoming $question, array $to): float
+    {
+        $cost = 0.0;
+        foreach ($question->things as $i => $thing) {
+            $cost += $thing->uses * $question->places[$to[$i] ?? $thing->place]->seconds;
+        }
+
+        return $cost;
+    }
+}
