@@ -7,6 +7,10 @@ namespace Lottel\Core\Upkeep;
 /** The few moves of things to other homes that save most seconds a month. */
 final readonly class BestMoves
 {
+    private const USUAL = 1_500_000;
+
+    /** So much at the least is left for the proof. */
+    private const PROOF = 600_000;
     private const FIRST_STEPS = 240;
     private const STEPS = 80;
     private const PATIENCE = 20;
@@ -15,8 +19,8 @@ final readonly class BestMoves
     /** Of more things not every plan is tried. */
     private const MOST_TRIED = 600;
 
-    /** @param float $seconds how long it is searched */
-    public function __construct(private float $seconds = 1.8)
+    /** @param int $tries how much is tried; by default as much as takes about two seconds */
+    public function __construct(private int $tries = self::USUAL)
     {
     }
 
@@ -28,21 +32,21 @@ final readonly class BestMoves
     public function of(array $things, array $places, int $most): Moves
     {
         $question = new Rehoming($things, $places, $most);
-        $until = microtime(true) + $this->seconds;
+        $effort = new Effort($this->tries);
         $prices = new RoomPrices($question);
-        $wished = $this->price($prices, 0.0, self::FIRST_STEPS, $until);
+        $wished = $this->price($prices, 0.0, self::FIRST_STEPS, $effort);
         $best = [];
-        for ($round = 0; $round < self::ROUNDS && microtime(true) < $until && $prices->bound() > $question->saved($best) + $question->tolerance; ++$round) {
+        for ($round = 0; $round < self::ROUNDS && $effort->isLeft() && $prices->bound() > $question->saved($best) + $question->tolerance; ++$round) {
             $search = new MoveSearch($question, $prices->prices());
             foreach ([$best, $wished, []] as $from) {
-                $found = $search->from($from, $until);
+                $found = $search->from($from, $effort);
                 $best = self::better($question, $found, $best) ? $found : $best;
             }
-            $wished = $this->price($prices, $question->saved($best), self::STEPS, $until);
+            $wished = $this->price($prices, $question->saved($best), self::STEPS, $effort);
         }
         $isProven = $prices->bound() <= $question->saved($best) + $question->tolerance;
         if (\count($things) <= self::MOST_TRIED) {
-            $every = new EveryMove($question, $prices, $prices->prices(), $best, $until);
+            $every = new EveryMove($question, $prices, $prices->prices(), $best, new Effort(max(self::PROOF, $effort->left())));
             $best = $every->best();
             $isProven = $isProven || $every->isProven();
         }
@@ -58,12 +62,13 @@ final readonly class BestMoves
     }
 
     /** @return array<int, int> the moves that the last prices would make */
-    private function price(RoomPrices $prices, float $known, int $steps, float $until): array
+    private function price(RoomPrices $prices, float $known, int $steps, Effort $effort): array
     {
         $wished = [];
         [$stride, $waited, $least] = [1.5, 0, \INF];
-        for ($step = 0; $step < $steps && ($step < self::PATIENCE || microtime(true) < $until); ++$step) {
+        for ($step = 0; $step < $steps && ($step < self::PATIENCE || $effort->isLeft()); ++$step) {
             $wished = $prices->step($known, $stride);
+            $effort->spend($prices->size());
             $waited = $prices->bound() < $least ? 0 : $waited + 1;
             $least = min($least, $prices->bound());
             if ($waited >= self::PATIENCE) {

@@ -38,13 +38,12 @@ final class EveryMove
 
     private float $free = 0.0;
     private bool $isWhole = true;
-    private int $nodes = 0;
 
     /**
      * @param array<int, float> $prices by place
      * @param array<int, int> $known a plan to better
      */
-    public function __construct(private readonly Rehoming $question, RoomPrices $bound, array $prices, array $known, private readonly float $until)
+    public function __construct(private readonly Rehoming $question, RoomPrices $bound, array $prices, array $known, private readonly Effort $effort)
     {
         $gain = [];
         foreach ($question->things as $i => $thing) {
@@ -85,9 +84,8 @@ final class EveryMove
 
     private function decide(int $nth, float $gained, float $saved): void
     {
-        if (0 === ++$this->nodes % 256 && microtime(true) > $this->until) {
-            $this->isWhole = false;
-        }
+        $this->effort->spend(4);
+        $this->isWhole = $this->isWhole && $this->effort->isLeft();
         $moved = \count($this->to);
         $this->keep($moved, $saved);
         $left = $this->question->most - $moved;

@@ -56,7 +56,7 @@ final class MoveSearch
      *
      * @return array<int, int>
      */
-    public function from(array $wished, float $until): array
+    public function from(array $wished, Effort $effort): array
     {
         $this->reset();
         $saves = [];
@@ -68,8 +68,8 @@ final class MoveSearch
             $this->make([$i => $wished[$i]]);
         }
         do {
-            $change = $this->bestChange($until);
-        } while (null !== $change && $this->make($change) && microtime(true) < $until);
+            $change = $this->bestChange($effort);
+        } while (null !== $change && $this->make($change) && $effort->isLeft());
 
         return $this->to;
     }
@@ -91,12 +91,13 @@ final class MoveSearch
      *
      * @return array<int, int|null>|null new homes by thing; null where it stays at home
      */
-    private function bestChange(float $until): ?array
+    private function bestChange(Effort $effort): ?array
     {
         [$best, $worth] = [null, $this->question->tolerance];
         [$weakest, $waysOut] = [$this->weakest(), $this->bestWaysOut()];
-        foreach ($this->wishes as $nth => [$saved, $i, $q]) {
-            if (0 === $nth % 64 && microtime(true) > $until) {
+        $effort->spend(\count($this->wishes));
+        foreach ($this->wishes as [$saved, $i, $q]) {
+            if (!$effort->isLeft()) {
                 break;
             }
             $fits = $this->load[$q] + $this->question->things[$i]->size <= $this->question->places[$q]->room;
@@ -104,7 +105,9 @@ final class MoveSearch
             if ($most <= $worth || ($this->to[$i] ?? null) === $q) {
                 continue;
             }
-            foreach ($this->ways($i, $q) as $change) {
+            $ways = $this->ways($i, $q, $effort);
+            $effort->spend(4 * \count($ways));
+            foreach ($ways as $change) {
                 $change = $this->within($change, $weakest);
                 $gain = null === $change ? -\INF : $this->gain($change);
                 $each = $gain / max(1, $this->adds($change ?? []));
@@ -143,13 +146,14 @@ final class MoveSearch
      *
      * @return list<array<int, int|null>>
      */
-    private function ways(int $i, int $q): array
+    private function ways(int $i, int $q, Effort $effort): array
     {
         $change = [$i => $q];
         if ($this->isAllowed($change)) {
             return [$change];
         }
         $ways = [];
+        $effort->spend(2 * \count($this->lies[$q]));
         $over = $this->load[$q] + $this->question->things[$i]->size - $this->question->places[$q]->room;
         foreach (array_keys($this->lies[$q]) as $j) {
             if ($j === $i || $this->question->things[$j]->size < $over) {
@@ -163,6 +167,7 @@ final class MoveSearch
                 if ($r === $q || !$this->holds($r, $j, $i)) {
                     continue;
                 }
+                $effort->spend(2);
                 if ($this->isAllowed($change + [$j => $r])) {
                     $ways[] = [$saved - $this->saves($j), $change + [$j => $r]];
                     break;

@@ -24,6 +24,12 @@ final class RoomPrices
         $this->prices = $this->best = array_fill(0, \count($question->places), 0.0);
     }
 
+    /** Returns what a step costs, in tries. */
+    public function size(): int
+    {
+        return intdiv(\count($this->question->things) + array_sum(array_map(\count(...), $this->question->saves)), 4);
+    }
+
     /** Returns what no plan can save more than. */
     public function bound(): float
     {

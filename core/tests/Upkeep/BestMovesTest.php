@@ -151,7 +151,7 @@ final class BestMovesTest extends TestCase
         mt_srand(300);
         for ($round = 0; $round < 3; ++$round) {
             [$things, $places] = self::room(120, 20, 10);
-            $moves = (new BestMoves(0.4))->of($things, $places, 15);
+            $moves = (new BestMoves(200_000))->of($things, $places, 15);
             $this->assertPlanHolds($moves, $things, $places, 15);
             self::assertGreaterThanOrEqual($moves->bound, $moves->after);
         }
