@@ -139,6 +139,9 @@ final readonly class IdleReading
         if ($stock->inRows($wanted) >= $pieces) {
             return true;
         }
+        if ($stock->atMost($wanted) < $pieces) {
+            return false;
+        }
         [$plan] = (new CutPlanner(seconds: self::SECONDS_OF_SEARCH))->plan([$wanted], [$stock]);
 
         return 0 === $plan->score->unplaced;

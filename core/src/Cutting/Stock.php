@@ -17,6 +17,12 @@ final readonly class Stock
         return $this->quantity * $this->ofOne($piece);
     }
 
+    /** Returns how many equal pieces no plan gets more of out of all of it: by area, and none where not even one fits. */
+    public function atMost(Piece $piece): int
+    {
+        return 0 === $this->ofOne($piece) ? 0 : $this->quantity * intdiv($this->area(), $piece->width * $piece->height);
+    }
+
     /** Returns how many sheets so many pieces take in rows and columns; null where they do not come out of it so. */
     public function sheetsFor(Piece $piece): ?int
     {

@@ -41,6 +41,18 @@ final class StockTest extends TestCase
         self::assertNull($stock->sheetsFor(new Piece('banner', 20 * self::INCH, self::INCH, 1, true, 'p')), 'none is so long');
     }
 
+    public function testNoPlanGetsMoreOutOfItThanItsArea(): void
+    {
+        mt_srand(22);
+        for ($round = 0; $round < 40; ++$round) {
+            $stock = new Stock('s', mt_rand(10, 60) * 1016, mt_rand(10, 60) * 1016, mt_rand(1, 3), 'p', true);
+            [$width, $height] = [mt_rand(8, 40) * 1016, mt_rand(8, 40) * 1016];
+            $piece = new Piece('piece', $width, $height, mt_rand(1, 40), true, 'p');
+            [$plan] = (new CutPlanner(seconds: 0.01))->plan([$piece], [$stock]);
+            self::assertLessThanOrEqual($stock->atMost($piece), $piece->quantity - $plan->score->unplaced, "round {$round}");
+        }
+    }
+
     public function testAPlanFindsRoomForAtLeastAsMany(): void
     {
         mt_srand(21);
@@ -48,6 +60,7 @@ final class StockTest extends TestCase
             $stock = new Stock('s', mt_rand(20, 96) * 1016, mt_rand(20, 96) * 1016, mt_rand(1, 4), 'p', true);
             [$width, $height] = [mt_rand(8, 48) * 1016, mt_rand(8, 48) * 1016];
             $many = $stock->inRows(new Piece('piece', $width, $height, 1, true, 'p'));
+            self::assertLessThanOrEqual($stock->atMost(new Piece('piece', $width, $height, 1, true, 'p')), $many);
             if (0 === $many || $many > 60) {
                 continue;
             }
