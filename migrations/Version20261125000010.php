@@ -55,7 +55,6 @@ final class Version20261125000010 extends AbstractMigration
                 item_id INTEGER NOT NULL REFERENCES item (id),
                 contact_id INTEGER NOT NULL REFERENCES contact (id),
                 place_id INTEGER DEFAULT NULL REFERENCES place (id),
-                movement_id INTEGER NOT NULL,
                 way VARCHAR(8) NOT NULL CHECK (way IN ('lent', 'borrowed')),
                 quantity INTEGER NOT NULL CHECK (quantity > 0),
                 ended INTEGER NOT NULL DEFAULT 0 CHECK (ended BETWEEN 0 AND quantity),

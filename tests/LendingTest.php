@@ -273,6 +273,16 @@ final class LendingTest extends RoomTestCase
         self::assertStringContainsString('lent to Maren', $pull->filter('.warning-card')->text(), 'the round says where it is');
     }
 
+    public function testABorrowedContainerGoesBackHoweverFullItIs(): void
+    {
+        $this->postAndFollow('/loans/borrowed', ['things' => 'Cobalt ink; ; full', 'owner' => 'Pelle', 'kind' => 'ink', 'address' => 'C3']);
+        $ink = $this->number("SELECT id FROM item WHERE name = 'Cobalt ink'");
+        $this->postAndFollow("/items/{$ink}/counted", ['quantity' => 'half', 'place' => 'C3', 'why' => '']);
+        $said = $this->postAndFollow("/loans/{$this->lastLoan()}/give-back")->filter('.said')->text();
+        self::assertStringContainsString('Cobalt ink is back with Pelle.', $said);
+        self::assertSame(0, $this->number('SELECT quantity - ended FROM loan'), 'nothing of it is still open');
+    }
+
     public function testOnlyTheOwnerLendsAndBorrows(): void
     {
         $this->signIn('hank');

@@ -209,7 +209,7 @@ final class WorkshopTest extends RoomTestCase
         $all = $was($this->gems) + $was($this->punch) + $was($this->stamps) + ['_form' => 'back', "back-{$this->stamps->id}" => '1'];
         $bad = $this->post("/kits/{$this->kit}/class/back", ["back-{$this->gems->id}" => '61', "back-{$this->punch->id}" => '2'] + $all);
         $this->assertCode(422);
-        self::assertStringContainsString('Only 60 left', $bad->filter('.came-back .field-error')->text());
+        self::assertStringContainsString('Only 60 went', $bad->filter('.came-back .field-error')->text());
         $after = $this->postAndFollow("/kits/{$this->kit}/class/back", ["back-{$this->gems->id}" => '7', "back-{$this->punch->id}" => '1'] + $all);
         self::assertStringContainsString(
             'Of 1 thing what did not come back is handed out. Corner punch is missing and marked lost.',

@@ -33,8 +33,7 @@ final readonly class BorrowThing
     public function __invoke(Step $step, PastedThing $thing, ?Place $home, Contact $contact, ?\DateTimeImmutable $until, string $note = ''): Loan
     {
         $item = $this->takeIn->one($step, $home ?? $this->places->heap(), $thing, 'from '.$contact->name, Outside::Borrowed);
-        $line = $this->loans->lastLine($item);
-        $loan = new Loan($item, $contact, LoanWay::Borrowed, $thing->quantity, $line, $this->frame->today(), $until, null, $note);
+        $loan = new Loan($item, $contact, LoanWay::Borrowed, $thing->quantity, $this->frame->today(), $until, null, $note);
         $this->entities->persist($loan);
 
         return $loan;
@@ -60,7 +59,8 @@ final readonly class BorrowThing
                 $back += $moving;
             }
         }
-        $loan->end($back);
+        // Of a container that was used from, what is gone of its level is no part that is still open.
+        $loan->end($loan->item->tracking->movesWhole() ? $loan->open() : $back);
 
         return $back;
     }

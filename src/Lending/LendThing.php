@@ -46,8 +46,8 @@ final readonly class LendThing
             throw CannotLend::fewerAreThere($item->name, $this->frame->quantities()->print($there, $item->tracking));
         }
         $person = $this->placeOf($contact);
-        $line = $this->carry($step, $item, $moving, $stored, $person, trim('to '.$contact->name.'. '.$note, ' .'));
-        $loan = new Loan($item, $contact, LoanWay::Lent, $moving, $line, $this->frame->today(), $until, $person, $note);
+        $this->carry($step, $item, $moving, $stored, $person, trim('to '.$contact->name.'. '.$note, ' .'));
+        $loan = new Loan($item, $contact, LoanWay::Lent, $moving, $this->frame->today(), $until, $person, $note);
         $this->entities->persist($loan);
 
         return $loan;
@@ -99,24 +99,21 @@ final readonly class LendThing
     }
 
     /**
-     * Takes from one drawer after the other; returns the last line of the log.
+     * Takes from one drawer after the other.
      *
      * @param array<int, int> $stored
      */
-    private function carry(Step $step, Item $item, int $quantity, array $stored, Place $person, string $note): int
+    private function carry(Step $step, Item $item, int $quantity, array $stored, Place $person, string $note): void
     {
         $this->entities->flush();
-        $line = 0;
         foreach ($stored as $place => $there) {
             $taken = min($quantity, $there);
             if ($taken > 0) {
                 $moves = $item->moves($taken, $this->places->storeNumber($place), $person, Reason::Lend);
-                $line = $this->log->move($step, $moves, null, $note);
+                $this->log->move($step, $moves, null, $note);
                 $quantity -= $taken;
             }
         }
-
-        return $line;
     }
 
     private function placeOf(Contact $contact): Place

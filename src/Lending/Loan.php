@@ -34,8 +34,6 @@ class Loan
         public readonly LoanWay $way,
         #[ORM\Column]
         public readonly int $quantity,
-        #[ORM\Column]
-        public readonly int $movementId,
         #[ORM\Column(type: 'date_immutable')]
         public readonly \DateTimeImmutable $since,
         #[ORM\Column(type: 'date_immutable', nullable: true)]
@@ -51,6 +49,12 @@ class Loan
     public function open(): int
     {
         return $this->quantity - $this->ended;
+    }
+
+    /** Whether it was to be back before a day. */
+    public function isLate(\DateTimeImmutable $today): bool
+    {
+        return null !== $this->until && $this->open() > 0 && $this->until->format('Ymd') < $today->format('Ymd');
     }
 
     /** @throws CannotLend if less of it is open */

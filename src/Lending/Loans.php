@@ -118,12 +118,6 @@ final class Loans implements ResetInterface
         ));
     }
 
-    /** The last line that the log has of a thing. */
-    public function lastLine(Item $item): int
-    {
-        return Row::number($this->database->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]));
-    }
-
     public function reset(): void
     {
         $this->open = null;

@@ -27,10 +27,10 @@ use Symfony\Component\Uid\Uuid;
 /** Reads a form's fields into typed values and gathers what is wrong with them. */
 final class Input
 {
-    /** Ids that every page could make. */
     /** Nobody plans further ahead. */
     public const MOST_YEARS_AHEAD = 20;
 
+    /** Ids that every page could make. */
     private const NO_IDS = ['00000000-0000-0000-0000-000000000000', 'ffffffff-ffff-ffff-ffff-ffffffffffff'];
 
     /** @var array<string, string> */

@@ -55,10 +55,11 @@ final readonly class ClassList
             '',
             [] === $bring ? 'Nothing is to be brought along.' : 'Please bring:',
             ...array_map(self::tick(...), $bring),
-            '',
-            'There will be, for each one:',
-            ...array_map(fn (WorkshopRow $row): string => '  - '.$this->amount($row, $row->thing->share->each ?? 0), $page->bagged()),
         ];
+        if ([] !== $page->bagged()) {
+            $each = array_map(fn (WorkshopRow $row): string => '  - '.$this->amount($row, $row->thing->share->each ?? 0), $page->bagged());
+            $lines = [...$lines, '', 'There will be, for each one:', ...$each];
+        }
         if ([] !== $page->shared()) {
             $lines = [...$lines, '', 'To share:', ...array_map(static fn (WorkshopRow $row): string => '  - '.$row->name, $page->shared())];
         }

@@ -222,7 +222,7 @@ final class WorkshopController extends Page
         }
         $quantity = $input->quantity($field, $row->thing->tracking);
         if ($quantity > $row->quantity) {
-            $input->refuse($field, \sprintf('Only %s left.', $this->quantityInWords($row->quantity, $row->thing->tracking)));
+            $input->refuse($field, \sprintf('Only %s went.', $this->quantityInWords($row->quantity, $row->thing->tracking)));
         }
 
         return $quantity;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Kits\TrayRow;
+use Lottel\Core\Workshop\CameBack;
 use Lottel\Core\Workshop\Headcount;
 use Lottel\Core\Workshop\Load;
 use Lottel\Core\Workshop\SharedThing;
@@ -62,6 +64,20 @@ final readonly class WorkshopPage
     public function grams(): int
     {
         return $this->bag->grams($this->class->sets()) + $this->box->grams();
+    }
+
+    /** Whether a thing goes into the bags. */
+    public function isBagged(int $item): bool
+    {
+        return [] !== array_filter($this->bagged(), static fn (WorkshopRow $row): bool => $item === $row->need?->thing->id);
+    }
+
+    /** How much of a thing of the tray usually comes back. */
+    public function comesBack(TrayRow $row): int
+    {
+        $thing = $row->thing;
+
+        return CameBack::usual($row->quantity, $this->isBagged($thing->id), $thing->kind->lasts(), $thing->tracking->isLevel());
     }
 
     public function packed(): int

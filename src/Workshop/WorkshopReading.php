@@ -14,6 +14,7 @@ use Doctrine\DBAL\Connection;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Paper\Stack;
 use Lottel\Core\Workshop\Share;
 use Lottel\Core\Workshop\SharedThing;
 
@@ -78,7 +79,8 @@ final readonly class WorkshopReading
         $share = $designed ?? $said[$key] ?? null;
         $grammage = $piece->paper->sheet->grammage;
         $metres = static fn (int $ticks): float => $ticks / (1000 * Length::TICKS_PER_MILLIMETRE);
-        $milligrams = (int) round($metres($piece->width) * $metres($piece->height) * ($grammage ?? self::USUAL_SHEET));
+        $grams = Stack::sheetGrams($metres($piece->width), $metres($piece->height), ($grammage ?? self::USUAL_SHEET) / 1000);
+        $milligrams = (int) round(1000 * $grams);
 
         return new WorkshopRow(
             $key,

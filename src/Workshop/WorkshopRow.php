@@ -6,6 +6,8 @@ namespace App\Workshop;
 
 use App\Kits\NeedRow;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Workshop\Headcount;
+use Lottel\Core\Workshop\Share;
 use Lottel\Core\Workshop\SharedThing;
 
 /** A line of a class: a thing of the kit's list or a piece to cut, and how it is dealt out. */
@@ -31,6 +33,12 @@ final readonly class WorkshopRow
     public function id(): int
     {
         return (int) explode('-', $this->key)[1];
+    }
+
+    /** How it is dealt out, or would usually be; null where nobody knows. */
+    public function shareOr(Headcount $class): ?Share
+    {
+        return $this->thing->share ?? Share::usual($this->lasts, $class);
     }
 
     public function isPiece(): bool

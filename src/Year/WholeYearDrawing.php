@@ -29,11 +29,12 @@ final readonly class WholeYearDrawing
     public function drawn(YearPage $page): string
     {
         $most = max(self::HIGH, ...array_map(static fn (WeekLoad $load): int => max($load->free, $load->planned, $load->wanted), $page->weeks), ...[0]);
+        $weeks = array_map(static fn (int $nth): WeekInYear => WeekInYear::of($page, $nth), range(0, $page->many - 1));
         $wide = self::WIDTH / $page->many;
         $svg = \sprintf('<path class="whole-board" d="M0 %.1fH%.1f"/>', self::BASE + 2, self::WIDTH);
         [$month, $free] = ['', 0];
         for ($nth = 0; $nth < $page->many; ++$nth) {
-            $week = WeekInYear::of($page, $nth);
+            $week = $weeks[$nth];
             $svg .= $this->week($week, $nth * $wide, $wide, $most);
             $name = $week->monday->plus(6)->date()->format('M');
             if ($name !== $month && $nth >= $free) {
@@ -44,7 +45,7 @@ final readonly class WholeYearDrawing
 
         return \sprintf(
             '<svg class="whole-year" viewBox="0 %.0f %.0f %.0f" role="group" aria-label="%s">%s</svg>',
-            $top = $this->top($page),
+            $top = self::top($weeks),
             self::WIDTH,
             self::HEIGHT - $top,
             Svg::escape(\sprintf('%d weeks from %s', $page->many, $page->first->date()->format('j F Y'))),
@@ -52,12 +53,16 @@ final readonly class WholeYearDrawing
         );
     }
 
-    /** Above the highest week, with its dates, there is nothing. */
-    private function top(YearPage $page): float
+    /**
+     * Above the highest week, with its dates, there is nothing.
+     *
+     * @param list<WeekInYear> $weeks
+     */
+    private static function top(array $weeks): float
     {
-        $many = array_map(static fn (int $nth): int => \count(WeekInYear::of($page, $nth)->dates), range(0, $page->many - 1));
+        $many = max([0, ...array_map(static fn (WeekInYear $week): int => \count($week->dates), $weeks)]);
 
-        return self::BASE - self::HIGHEST - 12 - self::DOT * min(self::MOST_DOTS, max($many));
+        return self::BASE - self::HIGHEST - 12 - self::DOT * min(self::MOST_DOTS, $many);
     }
 
     private function week(WeekInYear $week, float $x, float $wide, int $most): string

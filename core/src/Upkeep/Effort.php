@@ -21,12 +21,6 @@ final class Effort
         return $this->left > 0;
     }
 
-    /** Returns another effort that may be spent instead: a part of this one. */
-    public function part(int $of): self
-    {
-        return new self(intdiv(max(0, $this->left), $of));
-    }
-
     public function left(): int
     {
         return $this->left;

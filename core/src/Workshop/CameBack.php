@@ -11,6 +11,12 @@ final readonly class CameBack
     {
     }
 
+    /** How much comes back unless somebody counts otherwise: of what went into the bags nothing, of all else all. */
+    public static function usual(int $left, bool $isBagged, bool $lasts, bool $isLevel): int
+    {
+        return $isBagged && !$lasts && !$isLevel ? 0 : $left;
+    }
+
     /**
      * @param int $left how much of it left
      * @param bool $isHandedOut whether it is of those that the class uses up or takes along

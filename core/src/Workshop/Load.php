@@ -6,15 +6,14 @@ namespace Lottel\Core\Workshop;
 
 use Lottel\Core\Words\Counted;
 
-/** A bag or box that is carried to a class: what is in it, and how heavy it is. */
+/** A bag or box that is carried to a class, and how heavy it is. */
 final readonly class Load
 {
     /**
-     * @param array<int, int> $quantities by the key of the thing
      * @param int $milligrams what all of it weighs
      * @param list<string> $usual the things of which only is known what such things usually weigh
      */
-    private function __construct(public array $quantities, public int $milligrams, public array $usual)
+    private function __construct(public int $milligrams, public array $usual)
     {
     }
 
@@ -69,7 +68,6 @@ final readonly class Load
         $usual = array_map(static fn (SharedThing $thing): string => $thing->name, $unweighed);
 
         return new self(
-            $quantities,
             array_sum(array_map(static fn (SharedThing $thing, int $quantity): int => $thing->milligrams * $quantity, $things, $quantities)),
             array_values(array_unique($usual)),
         );

@@ -31,6 +31,12 @@ final readonly class Share
         }
     }
 
+    /** How a thing is dealt out unless somebody says otherwise: what lasts is for all; of the rest nobody knows how much. */
+    public static function usual(bool $lasts, Headcount $class): ?self
+    {
+        return $lasts ? new self(1, $class->persons) : null;
+    }
+
     /** Whether it goes into each one's bag. */
     public function isBagged(): bool
     {
