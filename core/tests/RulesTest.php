@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests;
 
+use Lottel\Core\Care\Care;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\Thing;
 use Lottel\Core\Colour\Difference;
@@ -23,8 +25,6 @@ use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Round\MotionTimes;
-use Lottel\Core\Upkeep\Care;
-use Lottel\Core\Upkeep\Hazard;
 use PHPUnit\Framework\TestCase;
 
 /** Rules that are each a word or a figure long, and easily lost. */
@@ -97,15 +97,15 @@ final class RulesTest extends TestCase
     {
         $times = new MotionTimes();
         $reach = new Reach($times);
-        $still = $reach->seconds(0, 1000, Access::Open);
-        self::assertEqualsWithDelta($times->walk(2 * 3000), $reach->seconds(3000, 1000, Access::Open) - $still, 1e-9);
+        $still = $reach->to(0, 1000, Access::Open)->total();
+        self::assertEqualsWithDelta($times->walk(2 * 3000), $reach->to(3000, 1000, Access::Open)->total() - $still, 1e-9);
         self::assertEqualsWithDelta(
             2 * $times->handle(),
             $times->getAt(1000, Access::Open, 1) - $times->getAt(1000, Access::Open),
             1e-9,
             'lifted off and put back',
         );
-        self::assertEqualsWithDelta(8.0, $reach->seconds(0, 1000, Access::Open, isAway: true) - $still, 1e-9, 'the door; an estimate');
+        self::assertEqualsWithDelta(8.0, $reach->to(0, 1000, Access::Open, isAway: true)->total() - $still, 1e-9, 'the door; an estimate');
         self::assertSame(
             [true, false],
             [

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
-use Lottel\Core\Upkeep\Care;
-use Lottel\Core\Upkeep\Hazard;
-use Lottel\Core\Upkeep\StampInk;
+use Lottel\Core\Care\Care;
+use Lottel\Core\Care\Hazard;
+use Lottel\Core\Care\StampInk;
 
 /** A caution, and the things to which it applies. */
 final readonly class CareRow

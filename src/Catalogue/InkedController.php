@@ -9,7 +9,7 @@ use App\Steps\Step;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Upkeep\FreshInk;
+use Lottel\Core\Care\FreshInk;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

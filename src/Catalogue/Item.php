@@ -7,13 +7,13 @@ namespace App\Catalogue;
 use App\Steps\StepRefused;
 use App\Stores\Place;
 use Doctrine\ORM\Mapping as ORM;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Log\Movement;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Paper\Sheet;
-use Lottel\Core\Upkeep\Hazard;
 
 #[ORM\Entity]
 #[ORM\Index(name: 'item_home', columns: ['home_id'])]

@@ -6,12 +6,12 @@ namespace App\Catalogue;
 
 use App\Web\Input;
 use App\Web\InvalidInput;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\KindFields;
 use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Sheet;
-use Lottel\Core\Upkeep\Hazard;
 
 /** Reads what a person writes down about an item. */
 final class ItemForm

@@ -9,8 +9,8 @@ use App\Steps\Step;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Care\FreshInk;
 use Lottel\Core\Catalogue\Kind;
-use Lottel\Core\Upkeep\FreshInk;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Pads that were inked anew, and how long they lie flat. */

@@ -9,11 +9,11 @@ use App\Steps\Step;
 use App\Stores\Place;
 use App\Stores\Places;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
-use Lottel\Core\Upkeep\Hazard;
 
 /** Takes new things into a place; they inherit what the place says about what belongs there. */
 final readonly class TakeIn

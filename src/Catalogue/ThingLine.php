@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Database\Row;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\Thing;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Picture\StandIn;
-use Lottel\Core\Upkeep\Hazard;
 
 /** An item as a list shows it, with its home. */
 final readonly class ThingLine

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Database\Row;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Catalogue\Thing;
@@ -13,7 +14,6 @@ use Lottel\Core\Homes\Contents;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Picture\StandIn;
-use Lottel\Core\Upkeep\Hazard;
 
 /** An item in a place, with what filing and fitting need to know of it. */
 final readonly class ThingRow

@@ -25,6 +25,7 @@ use App\Stores\Rooms;
 use App\Stores\Unit;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Filing\FilingScheme;
@@ -36,7 +37,6 @@ use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Room\RoomLayout;
-use Lottel\Core\Upkeep\Hazard;
 
 /** Sets up the demo room: its people, furniture and things. */
 final readonly class FurnishRoom

@@ -10,7 +10,7 @@ use App\Steps\Unknown;
 use App\Web\Frame;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Upkeep\StampInk;
+use Lottel\Core\Care\StampInk;
 
 /** Kits, their lists, and what is on their trays. */
 final readonly class KitReading

@@ -13,13 +13,13 @@ use App\Steps\StepRefused;
 use App\Stores\Place;
 use App\Stores\Places;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Care\Care;
 use Lottel\Core\Kit\RefusedStep;
 use Lottel\Core\Kit\RoundWords;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
-use Lottel\Core\Upkeep\Care;
 
 /** What a person can do on a return round. */
 final readonly class ReturnItem

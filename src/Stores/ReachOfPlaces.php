@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stores;
 
 use Lottel\Core\Homes\Reach;
+use Lottel\Core\Homes\ReachSeconds;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** How long it takes from the bench to have a thing of a place in hand and be back, in seconds; an estimate. */
@@ -23,6 +24,12 @@ final class ReachOfPlaces implements ResetInterface
     /** Returns the seconds to a storage place that is in use; null where there is none. */
     public function seconds(int $id): ?float
     {
+        return $this->to($id)?->total();
+    }
+
+    /** Returns what it takes to reach a storage place that is in use; null where there is none. */
+    public function to(int $id): ?ReachSeconds
+    {
         $place = $this->room->place($id);
         $unit = null === $place ? null : $this->room->units()[$place->unitId] ?? null;
         if (null === $place || null === $unit) {
@@ -33,7 +40,7 @@ final class ReachOfPlaces implements ResetInterface
         $front = $this->room->place($this->room->frontOf($id) ?? 0)?->front;
         $height = $front?->middleAboveFloor($unit->height, $unit->aboveFloor)->wholeMillimetres() ?? 0;
 
-        return $this->reach->seconds($walk, $height, $unit->template->access(), $place->layer, false, $isAway);
+        return $this->reach->to($walk, $height, $unit->template->access(), $place->layer, $isAway);
     }
 
     public function reset(): void

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Catalogue;
 
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Log\Tracking;
-use Lottel\Core\Upkeep\Hazard;
 
 /** What sort of thing an item is. */
 enum Kind: string

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Catalogue;
 
-use Lottel\Core\Upkeep\Hazard;
+use Lottel\Core\Care\Hazard;
 
 /** What a name tells of a thing: its kind, and what about it calls for care (common practice, no source). */
 final class KindWords

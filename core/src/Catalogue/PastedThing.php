@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Catalogue;
 
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\RefusedMovement;
@@ -15,7 +16,6 @@ use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\InvalidGrammage;
 use Lottel\Core\Paper\Sheet;
 use Lottel\Core\Paper\SheetSize;
-use Lottel\Core\Upkeep\Hazard;
 
 /**
  * A new thing as it will be written down: what its line says, what its place says, and what its name tells, in this order.

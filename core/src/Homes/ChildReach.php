@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Homes;
 
-use Lottel\Core\Upkeep\Hazard;
+use Lottel\Core\Care\Hazard;
 
 /** Whether a place is within small children's reach, and what should not live there (common practice, no source). */
 final class ChildReach

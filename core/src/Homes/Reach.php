@@ -23,14 +23,18 @@ final readonly class Reach
      * @param float $walkMm walking distance from the bench, one way, in millimetres
      * @param int $heightMm of the place's middle above the floor
      * @param int $layers layers that lie on it
-     * @param bool $isAtBack whether the thing is at its back
      * @param bool $isAway whether it is in another room
      */
-    public function seconds(float $walkMm, int $heightMm, Access $access, int $layers = 0, bool $isAtBack = false, bool $isAway = false): float
+    public function to(float $walkMm, int $heightMm, Access $access, int $layers = 0, bool $isAway = false): ReachSeconds
     {
-        return $this->times->walk(2 * $walkMm) +
-            $this->times->getAt($heightMm, $access, $layers, $isAtBack) +
-            $this->times->handle() +
-            ($isAway ? self::OTHER_ROOM_SECONDS : 0.0);
+        return new ReachSeconds(
+            $this->times->walk(2 * $walkMm),
+            $isAway ? self::OTHER_ROOM_SECONDS : 0.0,
+            $this->times->bend($heightMm),
+            $this->times->climb($heightMm),
+            $this->times->open($access),
+            $this->times->lift($layers),
+            $this->times->turn() + $this->times->handle(),
+        );
     }
 }

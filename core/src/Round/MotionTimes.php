@@ -39,19 +39,40 @@ final class MotionTimes
      * @param int $heightMm of its middle above the floor
      * @param Access $access how it opens
      * @param int $layers layers that lie on it and are lifted off and put back
-     * @param bool $isAtBack whether the thing is at its back
      */
-    public function getAt(int $heightMm, Access $access, int $layers = 0, bool $isAtBack = false): float
+    public function getAt(int $heightMm, Access $access, int $layers = 0): float
     {
-        $grip = self::REACH + self::GRASP + self::MOVE + self::RELEASE;
-        $tmu = self::TURN;
-        $tmu += $heightMm < self::BEND_BELOW_MM ? self::BEND_AND_ARISE : 0;
-        $tmu += $heightMm > self::STOOL_ABOVE_MM ? self::FETCH_AND_CLIMB_STOOL : 0;
-        $tmu += $grip * $access->grips();
-        $tmu += $layers * 2 * $grip;
-        $tmu += $isAtBack ? self::REACH + self::MOVE : 0;
+        return $this->turn() + $this->bend($heightMm) + $this->climb($heightMm) + $this->open($access) + $this->lift($layers);
+    }
 
-        return $tmu * self::SECONDS_PER_TMU;
+    /** Returns the seconds of turning to a place. */
+    public function turn(): float
+    {
+        return self::TURN * self::SECONDS_PER_TMU;
+    }
+
+    /** Returns the seconds of bending down to a height above the floor, in millimetres, and coming up again. */
+    public function bend(int $heightMm): float
+    {
+        return $heightMm < self::BEND_BELOW_MM ? self::BEND_AND_ARISE * self::SECONDS_PER_TMU : 0.0;
+    }
+
+    /** Returns the seconds of fetching and climbing a stool for a height above the floor, in millimetres. */
+    public function climb(int $heightMm): float
+    {
+        return $heightMm > self::STOOL_ABOVE_MM ? self::FETCH_AND_CLIMB_STOOL * self::SECONDS_PER_TMU : 0.0;
+    }
+
+    /** Returns the seconds of opening a place and closing it again. */
+    public function open(Access $access): float
+    {
+        return $access->grips() * $this->handle();
+    }
+
+    /** Returns the seconds of lifting layers off and putting them back. */
+    public function lift(int $layers): float
+    {
+        return 2 * $layers * $this->handle();
     }
 
     /** Returns the seconds of taking, or putting down, one thing. */

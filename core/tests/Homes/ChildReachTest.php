@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests\Homes;
 
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Homes\ChildReach;
 use Lottel\Core\Room\Footprint;
-use Lottel\Core\Upkeep\Hazard;
 use PHPUnit\Framework\TestCase;
 
 final class ChildReachTest extends TestCase

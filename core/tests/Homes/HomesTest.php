@@ -106,14 +106,14 @@ final class HomesTest extends TestCase
     public function testReachIsLongerFartherAwayAndThroughADoor(): void
     {
         $reach = new Reach();
-        $desk = $reach->seconds(400, 900, Access::Open);
+        $desk = $reach->to(400, 900, Access::Open)->total();
         self::assertLessThan(3, $desk, 'within arm’s reach');
         foreach (
             [
-                $reach->seconds(4000, 900, Access::Open),
-                $reach->seconds(400, 200, Access::Drawer),
-                $reach->seconds(400, 900, Access::DrawerBehindDoor, 1),
-                $reach->seconds(400, 900, Access::Open, isAway: true),
+                $reach->to(4000, 900, Access::Open)->total(),
+                $reach->to(400, 200, Access::Drawer)->total(),
+                $reach->to(400, 900, Access::DrawerBehindDoor, 1)->total(),
+                $reach->to(400, 900, Access::Open, isAway: true)->total(),
             ] as $farther
         ) {
             self::assertGreaterThan($desk, $farther);

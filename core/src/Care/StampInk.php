@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Upkeep;
+namespace Lottel\Core\Care;
 
 /** An ink that was with stamps, and whether water takes it off them (common practice, no source). */
 final readonly class StampInk

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Upkeep;
+namespace Lottel\Core\Care;
 
 /** What calls for care when a thing is pulled or put away (common practice, no source). */
 enum Hazard: string

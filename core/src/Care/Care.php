@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Upkeep;
+namespace Lottel\Core\Care;
 
 use Lottel\Core\Words\Counted;
 

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Tests\Upkeep;
+namespace Lottel\Core\Tests\Care;
 
+use Lottel\Core\Care\Care;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\Kind;
-use Lottel\Core\Upkeep\Care;
-use Lottel\Core\Upkeep\Hazard;
 use PHPUnit\Framework\TestCase;
 
 /** Cautions of the trade: common practice, no source. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Upkeep;
+namespace Lottel\Core\Care;
 
 /** A pad that was inked anew lies flat, its lid up, for a day or two: on its side it leaks (common practice, no source). */
 final class FreshInk

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Lottel\Core\Tests\Upkeep;
+namespace Lottel\Core\Tests\Care;
 
-use Lottel\Core\Upkeep\Care;
-use Lottel\Core\Upkeep\StampInk;
+use Lottel\Core\Care\Care;
+use Lottel\Core\Care\StampInk;
 use PHPUnit\Framework\TestCase;
 
 final class StampInkTest extends TestCase
@@ -33,7 +33,7 @@ final class StampInkTest extends TestCase
         $asked = Care::onReturnOfStamps([$dye, $unknown])->do;
         self::assertStringContainsString('Gorse cube', $asked);
         self::assertStringContainsString('as its label says', $asked, 'nobody knows, and nothing is guessed');
-        self::assertSame(Care::onReturn(\Lottel\Core\Upkeep\Hazard::Inky)->do, Care::onReturnOfStamps([])->do);
+        self::assertSame(Care::onReturn(\Lottel\Core\Care\Hazard::Inky)->do, Care::onReturnOfStamps([])->do);
         self::assertTrue(Care::onReturnOfStamps([$pigment])->isTicked);
     }
 }
