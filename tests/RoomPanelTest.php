@@ -6,6 +6,7 @@ namespace App\Tests;
 
 use App\Catalogue\FullPlaces;
 use App\Catalogue\Item;
+use App\Database\RoomMark;
 use App\Stores\Fullness;
 use App\Stores\PlaceReading;
 use Symfony\Component\Cache\Adapter\ArrayAdapter;
@@ -64,7 +65,7 @@ final class RoomPanelTest extends RoomTestCase
     /** @return list<int> as it is found when nothing is known from before */
     private function overFullAnew(): array
     {
-        $places = (new FullPlaces($this->database(), $this->service(PlaceReading::class), new ArrayAdapter()))->overFull();
+        $places = (new FullPlaces($this->database(), $this->service(PlaceReading::class), new ArrayAdapter(), new RoomMark($this->database())))->overFull();
         sort($places);
 
         return $places;
@@ -114,7 +115,7 @@ final class RoomPanelTest extends RoomTestCase
         $this->putInto('C1', 'Tern');
         $this->database()->executeStatement('DELETE FROM step_change');
         $cache = new ArrayAdapter();
-        $places = new FullPlaces($this->database(), $this->service(PlaceReading::class), $cache);
+        $places = new FullPlaces($this->database(), $this->service(PlaceReading::class), $cache, new RoomMark($this->database()));
         self::assertSame([], $places->overFull());
         $this->database()->executeStatement('UPDATE item SET width = 64000, height = 64000, depth = 288000');
         self::assertSame([], $places->overFull(), 'nothing was written that it could know of');

@@ -18,7 +18,7 @@ final readonly class Arrows
         foreach (glob($folder.'/*', \GLOB_ONLYDIR) ?: [] as $part) {
             $name = basename($part);
             $known = [];
-            foreach (glob($part.'/*.php') ?: [] as $file) {
+            foreach ([...glob($part.'/*.php') ?: [], ...glob($part.'/*/*.php') ?: []] as $file) {
                 preg_match_all('/'.preg_quote($namespace, '/').'\\\\(\w+)\\\\\w/', (string) file_get_contents($file), $m);
                 $known = [...$known, ...$m[1]];
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Database\RoomMark;
 use App\Database\Row;
 use App\Stores\Fullness;
 use App\Stores\PlaceReading;
@@ -17,16 +18,16 @@ final readonly class FullPlaces implements Fullness
 {
     private const MOST_AT_ONCE = 200;
 
-    public function __construct(private Connection $database, private PlaceReading $places, private CacheItemPoolInterface $cache)
+    public function __construct(private Connection $database, private PlaceReading $places, private CacheItemPoolInterface $cache, private RoomMark $mark)
     {
     }
 
     public function overFull(): array
     {
-        $now = $this->mark();
+        $now = $this->mark->now();
         $kept = $this->cache->getItem('over-full');
         $known = $kept->get();
-        if (!$known instanceof KnownFullness || !$this->follows($known)) {
+        if (!$known instanceof KnownFullness || !$this->mark->follows($known->mark)) {
             $known = new KnownFullness($now, $this->amongst(null));
         } elseif ($known->mark !== $now) {
             $known = $this->lookedAgain($known, $now);
@@ -36,27 +37,6 @@ final readonly class FullPlaces implements Fullness
         $this->cache->save($kept->set($known));
 
         return $known->overFull;
-    }
-
-    /** @return array{int, string, int, string} the last line of the log and the last change of a record, each with its request */
-    private function mark(): array
-    {
-        $row = new Row($this->database->fetchAssociative(
-            "SELECT coalesce(m.id, 0) AS line, coalesce(m.request_id, '') AS line_of, coalesce(c.id, 0) AS change, coalesce(c.request_id, '') AS change_of
-             FROM (SELECT 1) LEFT JOIN movement m ON m.id = (SELECT max(id) FROM movement) LEFT JOIN step_change c ON c.id = (SELECT max(id) FROM step_change)",
-        ) ?: []);
-
-        return [$row->int('line'), $row->text('line_of'), $row->int('change'), $row->text('change_of')];
-    }
-
-    /** Whether the database still has what was last seen: it may be another one, or one from a backup. */
-    private function follows(KnownFullness $known): bool
-    {
-        [$line, $lineOf, $change, $changeOf] = $known->mark;
-
-        return [0, 0] !== [$line, $change]
-            && (0 === $line || $lineOf === $this->database->fetchOne('SELECT request_id FROM movement WHERE id = ?', [$line]))
-            && (0 === $change || $changeOf === $this->database->fetchOne('SELECT request_id FROM step_change WHERE id = ?', [$change]));
     }
 
     /** @param array{int, string, int, string} $now */

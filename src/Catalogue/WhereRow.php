@@ -21,6 +21,7 @@ final readonly class WhereRow
         public ?string $kit,
         private ?Stage $stage,
         public bool $isLent,
+        public bool $isInBasket,
     ) {
     }
 
@@ -35,6 +36,7 @@ final readonly class WhereRow
             $row->textOrNull('kit'),
             $row->oneOrNull('kit_stage', Stage::class),
             Place::PERSON === $row->text('place_kind'),
+            Place::BASKET === $row->text('place_kind'),
         );
     }
 

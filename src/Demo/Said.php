@@ -12,6 +12,12 @@ final readonly class Said
     {
     }
 
+    /** @param array<string, int|string> $more */
+    public function with(array $more): self
+    {
+        return new self($more + $this->said);
+    }
+
     public function has(string $key): bool
     {
         return isset($this->said[$key]);

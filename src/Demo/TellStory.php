@@ -102,10 +102,25 @@ final class TellStory
     {
         $story = $this->files->yaml('story');
         $chapters = array_merge(...array_map(static fn (string $part): array => array_values($story->parts($part)), ['came_in', 'kits', 'loans', 'gave']));
+        $chapters = [...$chapters, ...$this->evenings($story)];
         $day = static fn (Said $chapter): int => $chapter->int($chapter->has('day') ? 'day' : 'planned');
         usort($chapters, static fn (Said $a, Said $b): int => $day($a) <=> $day($b));
 
         return $chapters;
+    }
+
+    /** @return list<Said> a kit for each evening of a habit */
+    private function evenings(Said $story): array
+    {
+        $evenings = [];
+        foreach ($story->parts('habits') as $habit) {
+            for ($day = $habit->int('from'); $day <= $habit->int('until'); $day += $habit->int('every')) {
+                $name = $habit->text('name').', '.$this->day($day)->format('j M');
+                $evenings[] = $habit->with(['name' => $name, 'planned' => $day, 'pulled' => $day, 'returned' => $day, 'until' => 'closed']);
+            }
+        }
+
+        return $evenings;
     }
 
     private function comeIn(Said $chapter): void
@@ -137,7 +152,7 @@ final class TellStory
         $until = $chapter->text('until', 'closed');
         $planned = $chapter->int('planned');
         $isOfThisMorning = \in_array($until, ['pulling', 'cutting'], true);
-        $this->at($planned, $isOfThisMorning ? 7 * 60 + 40 : 19 * 60);
+        $this->at($planned, $isOfThisMorning || $planned === $chapter->int('pulled', $planned + 1) ? 7 * 60 + 40 : 19 * 60);
         $id = $this->plan($who, $chapter);
         if ($chapter->has('class')) {
             $this->do($who, fn () => $this->lend->teach($this->kits->one($id), $chapter->part('class')));

@@ -117,7 +117,8 @@ final readonly class KitReading
                     (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray'
                      JOIN kit_holder k ON k.place_id = p.id
                      WHERE b.item_id = i.id AND k.kit_id <> n.kit_id) AS on_trays,
-                    (SELECT group_concat(CASE WHEN p.kind = 'person' THEN p.name ELSE 'with “' || k.name || '”' END, ' and ') FROM balance b
+                    (SELECT group_concat(CASE p.kind WHEN 'person' THEN p.name WHEN 'basket' THEN 'in ' || p.name ELSE 'with “' || k.name || '”' END,
+                        ' and ') FROM balance b
                      JOIN place p ON p.id = b.place_id AND p.nature = 'tray' LEFT JOIN kit_holder h ON h.place_id = p.id
                      LEFT JOIN kit k ON k.id = h.kit_id WHERE b.item_id = i.id AND (k.id IS NULL OR k.id <> n.kit_id)) AS out_with,
                     (SELECT coalesce(sum(o.quantity - o.taken), 0) FROM need o JOIN kit k ON k.id = o.kit_id

@@ -105,7 +105,11 @@ final class Loans implements ResetInterface
         }
         $place = new Row($row);
 
-        return Place::PERSON === $place->text('kind') ? $place->text('name') : 'on '.$place->text('address');
+        return match ($place->text('kind')) {
+            Place::PERSON => $place->text('name'),
+            Place::BASKET => 'in '.$place->text('name'),
+            default => 'on '.$place->text('address'),
+        };
     }
 
     /** @return list<string> the open kits that still want a thing, by name */

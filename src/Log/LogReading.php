@@ -15,7 +15,7 @@ final readonly class LogReading
     /** Whether a line can still be put right: its thing is where it went, and may go back to where it came from. */
     private const REVERSIBLE = <<<'SQL'
         (m.reverses_id IS NULL AND r.id IS NULL AND f.retired_at IS NULL AND t.retired_at IS NULL
-         AND (f.nature <> 'tray' OR f.kind = 'person' OR EXISTS (SELECT 1 FROM kit_holder h WHERE h.kit_id = k.id AND h.place_id = f.id))
+         AND (f.nature <> 'tray' OR f.kind IN ('person', 'basket') OR EXISTS (SELECT 1 FROM kit_holder h WHERE h.kit_id = k.id AND h.place_id = f.id))
          AND (t.nature = 'outside' OR coalesce((SELECT quantity FROM balance WHERE item_id = m.item_id AND place_id = t.id), 0) >= m.quantity)
          AND NOT EXISTS (SELECT 1 FROM retracking c WHERE c.item_id = m.item_id AND c.movement_id >= m.id))
         SQL;

@@ -22,6 +22,7 @@ final class PlaceInLog
             RetiredAddress::onLabel($row->text($prefix.'address')),
             null !== $row->textOrNull($prefix.'retired_at'),
             Stores\Place::PERSON === $row->text($prefix.'kind'),
+            Stores\Place::BASKET === $row->text($prefix.'kind'),
         );
     }
 }

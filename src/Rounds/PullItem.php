@@ -190,8 +190,8 @@ final readonly class PullItem
         );
         if (false !== $columns) {
             $row = new Row($columns);
-            throw Place::PERSON === $row->text('kind')
-                ? AlreadyOut::with($item->name, $row->text('name'))
+            throw \in_array($row->text('kind'), [Place::PERSON, Place::BASKET], true)
+                ? AlreadyOut::with($item->name, (Place::BASKET === $row->text('kind') ? 'in ' : '').$row->text('name'))
                 : AlreadyOut::onTray($item->name, $row->text('address'), $row->textOrNull('kit') ?? '', $row->textOrNull('who') ?? '');
         }
     }

@@ -10,8 +10,8 @@ use App\Database\Row;
 use App\Kits\KitReading;
 use App\Kits\NeedRow;
 use App\Kits\TrayRow;
-use App\Stores\FloorReading;
 use App\Stores\RoomReading;
+use App\Stores\WaysOfRoom;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\PullPlan;
@@ -21,9 +21,7 @@ use Lottel\Core\Round\Purpose;
 use Lottel\Core\Round\Round;
 use Lottel\Core\Round\RoundLine;
 use Lottel\Core\Round\RoundStop;
-use Lottel\Core\Round\RoundTime;
 use Lottel\Core\Round\Stop;
-use Lottel\Core\Round\TimedStop;
 
 /** The rounds of a kit. Each is worked out anew from the log, so it can be gone on with anywhere. */
 final readonly class RoundReading
@@ -33,7 +31,7 @@ final readonly class RoundReading
         private RoomReading $room,
         private KitReading $kits,
         private ItemReading $items,
-        private FloorReading $floor,
+        private WaysOfRoom $ways,
         private PutOff $putOff,
         private PullPlan $plan = new PullPlan(),
     ) {
@@ -162,25 +160,7 @@ final readonly class RoundReading
     /** How long what is left of a round takes, in words; an estimate. */
     private function time(Round $round): string
     {
-        $rooms = $this->floor->rooms();
-        $seat = ($rooms[array_key_first($rooms)] ?? null)?->layout->seat();
-        $stops = [];
-        foreach ($round->stops as $stop) {
-            $place = $this->room->place($stop->at->place);
-            $front = $this->room->place($this->room->frontOf($stop->at->place) ?? 0)?->front;
-            $unit = null === $place ? null : $this->room->units()[$place->unitId] ?? null;
-            if (null !== $place && null !== $front && null !== $unit) {
-                $stops[] = new TimedStop(
-                    $unit->footprint->stand(),
-                    $front->middleAboveFloor($unit->height, $unit->aboveFloor)->wholeMillimetres(),
-                    $unit->template->access(),
-                    $place->layer,
-                    \count($stop->lines),
-                );
-            }
-        }
-
-        return null === $seat ? '' : RoundTime::inWords((new RoundTime())->seconds($stops, $seat));
+        return $this->ways->inWords(array_map(static fn (RoundStop $stop): array => [$stop->at->place, \count($stop->lines)], $round->stops));
     }
 
     /**

@@ -72,6 +72,11 @@ final class Unknown extends \RuntimeException
         return new self(\sprintf('Nothing is of the collection “%s”.', mb_substr($name, 0, 60)));
     }
 
+    public static function errand(): self
+    {
+        return new self('There is no such round. Upkeep has those that are being walked.');
+    }
+
     public static function loan(): self
     {
         return new self('That loan is not written down any more.');

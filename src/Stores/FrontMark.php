@@ -50,6 +50,12 @@ final readonly class FrontMark
         return new LitFront($this->id, $this->unit, $this->address, $stop, $this->x, $this->y, $this->width, $this->height);
     }
 
+    /** @return array{float, float} */
+    public function middle(): array
+    {
+        return [$this->x + $this->width / 2, $this->y + $this->height / 2];
+    }
+
     /** A disc on the corner of a front that is large enough for its address. */
     public function disc(string $stop): string
     {

@@ -24,6 +24,9 @@ class Place
     /** The kind of a place that stands for a person who has things of the room. */
     public const PERSON = 'person';
 
+    /** The kind of a place in which things are carried from home to home. */
+    public const BASKET = 'basket';
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
@@ -159,6 +162,12 @@ class Place
         return new self(null, PlaceNature::Tray, self::PERSON, $address, $name);
     }
 
+    /** In which things are carried on an errand. */
+    public static function basket(int $number): self
+    {
+        return new self(null, PlaceNature::Tray, self::BASKET, 'basket '.$number, 'basket '.$number);
+    }
+
     public function isFolder(): bool
     {
         return 'folder' === $this->kind && PlaceNature::Tray === $this->nature;
@@ -283,7 +292,14 @@ class Place
 
     public function forLog(): Log\Place
     {
-        return new Log\Place((int) $this->id, $this->nature, RetiredAddress::onLabel($this->address), null !== $this->retiredAt, self::PERSON === $this->kind);
+        return new Log\Place(
+            (int) $this->id,
+            $this->nature,
+            RetiredAddress::onLabel($this->address),
+            null !== $this->retiredAt,
+            self::PERSON === $this->kind,
+            self::BASKET === $this->kind,
+        );
     }
 
     /** Whether things are pulled from it, and put back into it: a place of the furniture, or the heap, that is in use. */

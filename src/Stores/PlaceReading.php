@@ -47,9 +47,13 @@ final readonly class PlaceReading
     /** @return list<PlaceRow> the places of the furniture that a thing can have its home in for good */
     public function forHomes(): array
     {
-        $rows = $this->database->fetchAllAssociative(
-            self::PLACES." WHERE p.nature = 'storage' AND p.retired_at IS NULL AND p.file_after_uses IS NULL AND p.unit_id IS NOT NULL",
-        );
+        return array_values(array_filter($this->inRoom(), static fn (PlaceRow $place): bool => null === $place->fileAfterUses));
+    }
+
+    /** @return list<PlaceRow> the places of the furniture that are in use */
+    public function inRoom(): array
+    {
+        $rows = $this->database->fetchAllAssociative(self::PLACES." WHERE p.nature = 'storage' AND p.retired_at IS NULL AND p.unit_id IS NOT NULL");
 
         return Row::each($rows, PlaceRow::of(...));
     }

@@ -32,6 +32,7 @@ final class RoomDrawing
         private readonly Silhouettes $silhouettes,
         private readonly UrlGeneratorInterface $urls,
         private readonly CacheInterface $cache,
+        private readonly RoomArrows $arrows,
     ) {
     }
 
@@ -40,8 +41,9 @@ final class RoomDrawing
      *
      * @param array<int, string> $lit what is written on a lit place's disc, by place; empty text lights it without a disc
      * @param string|null $wall the wall to be seen where not all are; null for the one with most of what is lit
+     * @param list<array{int, int, string}> $arrows from which place's front to which, with a letter
      */
-    public function room(array $lit = [], ?string $wall = null): string
+    public function room(array $lit = [], ?string $wall = null, array $arrows = []): string
     {
         if ([] === $this->room->units()) {
             return '';
@@ -54,7 +56,8 @@ final class RoomDrawing
             $seen = $this->isLegible($view, $version) ? null : $this->seen($lit, $wall);
             $tabs = null === $seen ? '' : $this->tabs($seen, $lit);
             $drawn = $this->view($view, $version, $seen?->name);
-            $html .= '<div class="room-view '.$view.'">'.$tabs.$this->wrapped($drawn, $view, $this->svg->filled($drawn, $states, $lit)).'</div>';
+            $inside = $this->svg->filled($drawn, $states, $lit).$this->arrows->draw($drawn, $arrows);
+            $html .= '<div class="room-view '.$view.'">'.$tabs.$this->wrapped($drawn, $view, $inside).'</div>';
         }
 
         return $html.$this->silhouettes($lit);

@@ -16,6 +16,7 @@ final class RoomExtension extends AbstractExtension
         private readonly Silhouettes $silhouettes,
         private readonly CellDrawing $cells,
         private readonly FloorDrawing $floor,
+        private readonly SpotDrawing $spot,
     ) {
     }
 
@@ -27,6 +28,7 @@ final class RoomExtension extends AbstractExtension
             new TwigFunction('unit_drawing', $this->room->unit(...), ['is_safe' => ['html']]),
             new TwigFunction('cells_drawing', $this->cells->draw(...), ['is_safe' => ['html']]),
             new TwigFunction('floor_drawing', $this->floor->draw(...), ['is_safe' => ['html']]),
+            new TwigFunction('spot_drawing', $this->spot->draw(...), ['is_safe' => ['html']]),
             new TwigFunction('open_unit', $this->wall->unit(...), ['is_safe' => ['html']]),
             new TwigFunction('wall_drawing', $this->wall->draw(...), ['is_safe' => ['html']]),
             new TwigFunction('wall_outline', $this->silhouettes->wall(...), ['is_safe' => ['html']]),

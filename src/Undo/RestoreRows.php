@@ -115,6 +115,8 @@ final readonly class RestoreRows
             'loan' => 'the loan',
             'workshop', 'share', 'bag' => 'the class',
             'rest' => 'how it lies',
+            'errand', 'errand_task' => 'the round',
+            'place_count' => 'the count',
             default => '“'.$change->text('name').'”',
         });
     }
@@ -162,6 +164,8 @@ final readonly class RestoreRows
             'loan' => 'The loan',
             'workshop', 'share', 'bag' => 'The class',
             'rest' => 'How it lies',
+            'errand', 'errand_task' => 'The round',
+            'place_count' => 'The count',
             default => (string) ($row['name'] ?? 'Something'),
         };
     }

@@ -29,6 +29,12 @@ final class PeopleController extends Page
     {
     }
 
+    #[Route('/upkeep/people', name: 'people', methods: ['GET'])]
+    public function index(): Response
+    {
+        return $this->showPeople(null);
+    }
+
     #[Route('/upkeep/room', name: 'describe_room', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
     public function describeRoom(Request $request, DescribeRoom $describe): Response
@@ -42,7 +48,7 @@ final class PeopleController extends Page
             $units = LengthUnit::Inch === $measure ? 'inches and ounces' : 'millimetres and grams';
 
             return $this->undoable(\sprintf('%s measures in %s, and its clock is that of %s.', $name, $units, str_replace('_', ' ', $zone)));
-        }, $this->showUpkeep(...));
+        }, $this->showPeople(...));
     }
 
     #[Route('/upkeep/people', name: 'add_helper', methods: ['POST'])]
@@ -58,7 +64,7 @@ final class PeopleController extends Page
             $helper = $open->welcome($newcomer, Role::Helper);
 
             return $this->final(\sprintf('%s can sign in now, and pull, make and return.', $helper->name));
-        }, $this->showUpkeep(...));
+        }, $this->showPeople(...));
     }
 
     #[Route('/upkeep/people/{id<[0-9]{1,9}>}/remove', name: 'remove_person', methods: ['POST'])]
@@ -70,7 +76,7 @@ final class PeopleController extends Page
             $this->keep->remove($step, $person);
 
             return $this->final(\sprintf('%s works here no longer and cannot sign in. The log keeps the name.', $person->name));
-        }, $this->showUpkeep(...));
+        }, $this->showPeople(...));
     }
 
     /** A helper is a child, or has grown up. */
@@ -83,7 +89,7 @@ final class PeopleController extends Page
             $this->keep->markChild($person, $input->isTicked('child'));
 
             return $this->final(\sprintf($person->isChild ? '%s is a child: cautions say so.' : '%s is grown up.', $person->name));
-        }, $this->showUpkeep(...));
+        }, $this->showPeople(...));
     }
 
     #[Route('/upkeep/people/{id<[0-9]{1,9}>}/end-sessions', name: 'end_sessions', methods: ['POST'])]
@@ -95,7 +101,7 @@ final class PeopleController extends Page
             $this->keep->endSessions($person);
 
             return $this->final(\sprintf('%s is signed out everywhere.', $person->name));
-        }, $this->showUpkeep(...));
+        }, $this->showPeople(...));
     }
 
     #[Route('/upkeep/password', name: 'change_password', methods: ['POST'])]
@@ -112,7 +118,7 @@ final class PeopleController extends Page
             $this->keep->setPassword($me, $new);
 
             return $this->final('Your password is changed. Wherever else you were signed in, you are signed out.');
-        }, $this->showUpkeep(...));
+        }, $this->showPeople(...));
         if ($response->isRedirect()) {
             $security->login($this->people->one((int) $this->me()->id), 'form_login', 'main');
         }
@@ -122,16 +128,20 @@ final class PeopleController extends Page
 
     private function final(string $said): Outcome
     {
-        return Outcome::final($this->generateUrl('upkeep'), $said);
+        return Outcome::final($this->generateUrl('people'), $said);
     }
 
     private function undoable(string $said): Outcome
     {
-        return Outcome::undoable($this->generateUrl('upkeep'), $said);
+        return Outcome::undoable($this->generateUrl('people'), $said);
     }
 
-    private function showUpkeep(Problem $problem): Response
+    private function showPeople(?Problem $problem): Response
     {
-        return $this->forward(UpkeepController::class.'::index', ['problem' => $problem]);
+        return $this->render('upkeep/people.html.twig', [
+            'people' => $this->people->all(),
+            'zones' => \DateTimeZone::listIdentifiers(),
+            'problem' => $problem,
+        ]);
     }
 }

@@ -151,7 +151,9 @@ final class Frame implements ResetInterface
 
     public function thingsOut(): int
     {
-        return array_sum(array_map(static fn (TrayCard $tray): int => $tray->out, $this->trays()));
+        $inBaskets = Row::number($this->database->fetchOne("SELECT count(*) FROM place p JOIN balance b ON b.place_id = p.id WHERE p.kind = 'basket'"));
+
+        return $inBaskets + array_sum(array_map(static fn (TrayCard $tray): int => $tray->out, $this->trays()));
     }
 
     public function notFiled(): int

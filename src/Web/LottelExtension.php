@@ -9,6 +9,7 @@ use Lottel\Core\Colour\Naming;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Kit\Stage;
+use Lottel\Core\Round\RoundTime;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\Uid\Uuid;
 use Twig\Extension\AbstractExtension;
@@ -35,6 +36,7 @@ final class LottelExtension extends AbstractExtension
             new TwigFilter('cut', static fn (string $text, int $most): string => mb_strlen($text) > $most ? mb_substr($text, 0, $most).'…' : $text),
             new TwigFilter('place_label', self::placeLabel(...)),
             new TwigFilter('colour_words', static fn (string $hex): string => Naming::inWords(Srgb::ofHex($hex))),
+            new TwigFilter('seconds', RoundTime::spelt(...)),
             new TwigFilter('local', $this->local(...)),
             new TwigFilter('options', self::options(...)),
             new TwigFilter('stage_route', self::stageRoute(...)),

@@ -26,6 +26,16 @@ final readonly class Front
         );
     }
 
+    /** Whether they share an edge, or a part of one: unit fronts stand so near each other, up to a finger's breadth. */
+    public function touches(self $other): bool
+    {
+        $near = 20 * Length::TICKS_PER_MILLIMETRE;
+        $across = max($other->x->ticks - $this->x->ticks - $this->width->ticks, $this->x->ticks - $other->x->ticks - $other->width->ticks);
+        $down = max($other->y->ticks - $this->y->ticks - $this->height->ticks, $this->y->ticks - $other->y->ticks - $other->height->ticks);
+
+        return ($across <= $near && $down < 0) || ($down <= $near && $across < 0);
+    }
+
     /** Returns how high its middle is above the floor, in a unit of that height which stands or hangs $aboveFloor. */
     public function middleAboveFloor(Length $unitHeight, Length $aboveFloor): Length
     {

@@ -22,6 +22,12 @@ final readonly class Belonging
     ) {
     }
 
+    /** Whether it says nothing at all. */
+    public function isOpen(): bool
+    {
+        return null === $this->kind && [] === $this->alsoKinds && '' === $this->maker.$this->theme.$this->colour;
+    }
+
     /** Returns what belongs here in words, such as “for stamp set, die · by Oddling · sea”. */
     public function inWords(): string
     {

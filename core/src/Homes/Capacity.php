@@ -30,6 +30,18 @@ final readonly class Capacity
     ) {
     }
 
+    /** Returns the litres of loose things that it takes when room to grow is kept. */
+    public function litres(): float
+    {
+        return (1 - $this->roomToGrow) * self::LOOSE_PACKING * $this->inside->litres();
+    }
+
+    /** Whether it carries so much: its runners or hooks do, and nothing heavy is above the shoulder. */
+    public function carries(Contents $contents): bool
+    {
+        return ($this->load($contents) ?? 0) <= 1 && !$this->isHeavyAboveShoulder($contents);
+    }
+
     /** Returns how full it is, 1 being full to bursting. */
     public function fullness(Contents $contents): float
     {
@@ -70,10 +82,21 @@ final readonly class Capacity
         } elseif ($this->isOverFull($contents)) {
             $warnings[] = 'No room left to grow.';
         }
-        if ($this->aboveFloorMm > self::SHOULDER_MM && $contents->grams > self::HEAVY_GRAMS) {
+        if ($this->isHeavyAboveShoulder($contents)) {
             $warnings[] = 'Heavy above the shoulder: move it lower.';
         }
 
         return $warnings;
+    }
+
+    /** Whether a height above the floor, in millimetres, is above the shoulder. */
+    public static function isAboveShoulder(int $heightMm): bool
+    {
+        return $heightMm > self::SHOULDER_MM;
+    }
+
+    private function isHeavyAboveShoulder(Contents $contents): bool
+    {
+        return self::isAboveShoulder($this->aboveFloorMm) && $contents->grams > self::HEAVY_GRAMS;
     }
 }

@@ -10,6 +10,7 @@ final readonly class Place
     /**
      * @param bool $isRetired whether it has been taken out of use; nothing moves into or out of it any more
      * @param bool $isPerson whether it stands for somebody who has things of the room for a while; its nature is that of a tray
+     * @param bool $isBasket whether things are carried in it from home to home on an errand; its nature is that of a tray
      */
     public function __construct(
         public int $id,
@@ -17,6 +18,7 @@ final readonly class Place
         public string $label,
         public bool $isRetired = false,
         public bool $isPerson = false,
+        public bool $isBasket = false,
     ) {
     }
 
@@ -29,7 +31,7 @@ final readonly class Place
     /** Whether a kit has it: a tray, or a folder. */
     public function isTray(): bool
     {
-        return PlaceNature::Tray === $this->nature && !$this->isPerson;
+        return PlaceNature::Tray === $this->nature && !$this->isPerson && !$this->isBasket;
     }
 
     /** Whether it is one of these outside places. */

@@ -26,7 +26,7 @@ enum Reason: string
     /**
      * Whether a thing may move for this reason from one place to the other: a pull comes from storage and goes onto a tray, a
      * return the other way, what is taken in comes from a source outside, what is lent goes to a person and comes back
-     * as from a tray. A reversal mirrors another movement and is free.
+     * as from a tray, what moves to another home may lie in a basket on the way. A reversal mirrors another movement and is free.
      */
     public function links(Place $from, Place $to): bool
     {
@@ -37,7 +37,7 @@ enum Reason: string
             self::GiveBack => $from->isStore() && $to->isAnyOf(Outside::Borrowed),
             self::Use => $from->isTray() && $to->isAnyOf(Outside::UsedUp),
             self::PutBack => ($from->isTray() || $from->isPerson) && $to->isStore(),
-            self::Move => $from->isStore() && $to->isStore(),
+            self::Move => ($from->isStore() && ($to->isStore() || $to->isBasket)) || ($from->isBasket && $to->isStore()),
             self::Park => $from->isTray() && $to->isTray(),
             self::Cut => ($from->isTray() && $to->isAnyOf(Outside::UsedUp)) || ($from->isAnyOf(Outside::MadeHere) && $to->nature->isInside()),
             self::Make => $from->isAnyOf(Outside::MadeHere) && $to->isTray(),

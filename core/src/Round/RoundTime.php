@@ -33,6 +33,19 @@ final readonly class RoundTime
         return [] === $stops ? 0.0 : $seconds + $this->times->walk($at->distanceTo($bench));
     }
 
+    /** Returns so many seconds as `45 s`, `4 min 40 s` or `2 h 10 min`. */
+    public static function spelt(float $seconds): string
+    {
+        $all = (int) round($seconds);
+        [$hours, $minutes, $rest] = [intdiv($all, 3600), intdiv($all, 60) % 60, $all % 60];
+
+        return match (true) {
+            $hours > 0 => $hours.' h'.(0 === $minutes ? '' : ' '.$minutes.' min'),
+            $minutes > 0 => $minutes.' min'.(0 === $rest ? '' : ' '.$rest.' s'),
+            default => $rest.' s',
+        };
+    }
+
     /** Returns seconds in words, such as “about 2 minutes”; an estimate in whole minutes. */
     public static function inWords(float $seconds): string
     {

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Errands;
+
+use App\Stores\Place;
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
+use Doctrine\ORM\Mapping as ORM;
+
+/** A round of upkeep: things carried from home to home, looked for, counted. What is on its way lies in its basket. */
+#[ORM\Entity]
+#[ORM\Table(name: 'errand')]
+#[ORM\Index(name: 'errand_basket', columns: ['basket_id'])]
+class Errand
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public ?int $id = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $endedAt = null;
+
+    /** @var Collection<int, ErrandTask> */
+    #[ORM\OneToMany(targetEntity: ErrandTask::class, mappedBy: 'errand', cascade: ['persist'])]
+    #[ORM\OrderBy(['nth' => 'ASC', 'id' => 'ASC'])]
+    public Collection $tasks;
+
+    /** @param float $saves seconds a month, where it is walked for that */
+    public function __construct(
+        #[ORM\Column(length: 10)]
+        public readonly Purpose $purpose,
+        #[ORM\Column(length: 120)]
+        public readonly string $name,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)]
+        public readonly Place $basket,
+        #[ORM\Column]
+        public readonly \DateTimeImmutable $begunAt,
+        #[ORM\Column(options: ['default' => 0])]
+        public readonly float $saves = 0.0,
+    ) {
+        $this->tasks = new ArrayCollection();
+    }
+
+    /** @throws ErrandRefused if it is over, or there is no such task on it */
+    public function task(int $id): ErrandTask
+    {
+        $this->checkIsOpen();
+        foreach ($this->tasks as $task) {
+            if ($task->id === $id) {
+                return $task;
+            }
+        }
+        throw ErrandRefused::noSuchTask();
+    }
+
+    /** @throws ErrandRefused if it is over */
+    public function checkIsOpen(): void
+    {
+        if (null !== $this->endedAt) {
+            throw ErrandRefused::isOver($this->name);
+        }
+    }
+
+    /** It is over as soon as nothing of it is open, and goes on where something is again. */
+    public function endWhenDone(\DateTimeImmutable $at): void
+    {
+        $isDone = $this->tasks->forAll(static fn (int $_, ErrandTask $task): bool => $task->state->isOver());
+        $this->endedAt = $isDone ? $at : null;
+    }
+
+    /** The number of the stop after the last one. */
+    public function afterLast(): int
+    {
+        return 1 + array_reduce($this->tasks->toArray(), static fn (int $last, ErrandTask $task): int => max($last, $task->nth, $task->putNth ?? 0), 0);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Errands;
+
+use App\Steps\Unknown;
+use App\Stores\Place;
+use Doctrine\ORM\EntityManagerInterface;
+
+/** The rounds of upkeep. */
+final readonly class Errands
+{
+    private const BASKETS = 12;
+
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /** @throws Unknown if there is no such round */
+    public function one(int $id): Errand
+    {
+        return $this->entities->find(Errand::class, $id) ?? throw Unknown::errand();
+    }
+
+    /** @return list<Errand> those that are not over, the oldest first */
+    public function open(): array
+    {
+        return $this->entities->getRepository(Errand::class)->findBy(['endedAt' => null], ['id' => 'ASC']);
+    }
+
+    /** @return list<Errand> the last ones that are over */
+    public function over(int $most): array
+    {
+        $query = $this->entities->createQuery('SELECT e FROM '.Errand::class.' e WHERE e.endedAt IS NOT NULL ORDER BY e.endedAt DESC, e.id DESC');
+        /** @var list<Errand> $over */
+        $over = $query->setMaxResults($most)->getResult();
+
+        return $over;
+    }
+
+    /** @throws ErrandRefused if all are taken */
+    public function freeBasket(): Place
+    {
+        $taken = array_map(static fn (Errand $errand): string => $errand->basket->address, $this->open());
+        for ($number = 1; $number <= self::BASKETS; ++$number) {
+            $basket = Place::basket($number);
+            if (!\in_array($basket->address, $taken, true)) {
+                $known = $this->entities->getRepository(Place::class)->findOneBy(['address' => $basket->address]);
+                if (null === $known) {
+                    $this->entities->persist($basket);
+                }
+
+                return $known ?? $basket;
+            }
+        }
+        throw ErrandRefused::allBasketsAreTaken(self::BASKETS);
+    }
+}

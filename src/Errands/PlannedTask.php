@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Errands;
+
+use App\Catalogue\Item;
+use App\Stores\Place;
+
+/** Something that is to be done on an errand that is about to begin. */
+final readonly class PlannedTask
+{
+    private function __construct(
+        public What $what,
+        public ?Item $item,
+        public Place $place,
+        public ?Place $to = null,
+        public bool $becomesHome = false,
+        public ?int $chance = null,
+    ) {
+    }
+
+    public static function move(Item $item, Place $from, Place $to): self
+    {
+        return new self(What::Carry, $item, $from, $to, true);
+    }
+
+    /** @param int $chance in thousandths */
+    public static function look(Item $item, Place $in, int $chance): self
+    {
+        return new self(What::Look, $item, $in, chance: $chance);
+    }
+
+    public static function count(Place $place): self
+    {
+        return new self(What::Count, null, $place);
+    }
+}

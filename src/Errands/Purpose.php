@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Errands;
+
+/** What an errand is walked for. */
+enum Purpose: string
+{
+    case Rehome = 'rehome';
+    case Search = 'search';
+    case Count = 'count';
+    case All = 'all';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Rehome => 'Re-homing round',
+            self::Search => 'Search round',
+            self::Count => 'Count round',
+            self::All => 'Upkeep round',
+        };
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Errands;
+
+use App\Catalogue\ThingLine;
+
+/** A task of a round as its page shows it, at the stop where something is taken or done, or at the one where it is put. */
+final readonly class TaskRow
+{
+    /**
+     * @param ThingLine|null $thing null where a whole place is counted
+     * @param bool $isPut whether this is where it is put
+     * @param int $there how much of it is where it is to be taken, or in the basket once it was
+     * @param string $where where else it is, in words, where it is not there
+     */
+    public function __construct(public ErrandTask $task, public ?ThingLine $thing, public bool $isPut, public int $there, public string $where)
+    {
+    }
+
+    public function id(): int
+    {
+        return (int) $this->task->id;
+    }
+
+    public function name(): string
+    {
+        return $this->thing->name ?? $this->task->place->address;
+    }
+
+    public function isCarried(): bool
+    {
+        return TaskState::Carried === $this->task->state;
+    }
+
+    /** Whether one press does it: it is where it is believed to be, and where it goes to is still a place. */
+    public function canBeDone(): bool
+    {
+        return What::Carry === $this->task->what && $this->there > 0 && $this->isPut === $this->isCarried() && true === $this->task->to?->isStorageInUse();
+    }
+
+    /** What is done, for the line of what comes next. */
+    public function inWords(): string
+    {
+        return match (true) {
+            $this->isPut => 'put '.$this->name(),
+            What::Look === $this->task->what => 'look for '.$this->name(),
+            What::Count === $this->task->what => 'count',
+            default => 'take '.$this->name(),
+        };
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Errands;
+
+/** What is to be done at a stop of an errand. */
+enum What: string
+{
+    case Carry = 'carry';
+    case Look = 'look';
+    case Count = 'count';
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Rehoming;
+
+/** The stretch of the log that use is read from. */
+final readonly class LogSpan
+{
+    private const DAYS_IN_MONTH = 365.25 / 12;
+
+    /** @param int $days that it is long, at least 1 */
+    public function __construct(public \DateTimeImmutable $since, public int $days)
+    {
+    }
+
+    public function aMonth(int $uses): float
+    {
+        return $uses * self::DAYS_IN_MONTH / $this->days;
+    }
+
+    public function weeks(): int
+    {
+        return max(1, (int) round($this->days / 7));
+    }
+}
