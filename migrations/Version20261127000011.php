@@ -84,7 +84,8 @@ final class Version20261127000011 extends AbstractMigration
                 account_id INTEGER NOT NULL REFERENCES account (id),
                 at DATETIME NOT NULL,
                 expected INTEGER NOT NULL CHECK (expected >= 0),
-                wrong INTEGER NOT NULL CHECK (wrong >= 0)
+                wrong INTEGER NOT NULL CHECK (wrong >= 0),
+                touched INTEGER NOT NULL DEFAULT 0 CHECK (touched >= 0)
             )',
             'CREATE INDEX place_count_place ON place_count (place_id, at)',
             'CREATE INDEX place_count_account ON place_count (account_id)',

@@ -14,10 +14,11 @@ final class ArrowsTest extends TestCase
         'Bench' => ['Database', 'Demo', 'People', 'Stores'],
         'Catalogue' => ['Database', 'Log', 'Steps', 'Stores', 'Web'],
         'Console' => ['Database'],
+        'Counting' => ['Catalogue', 'Database', 'Errands', 'Log', 'Paper', 'Security', 'Steps', 'Stores', 'Web'],
         'Cutting' => ['Catalogue', 'Database', 'Kits', 'Labels', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
         'Demo' => [
-            'Catalogue', 'Cutting', 'Design', 'Find', 'Kits', 'Lending', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps', 'Stores', 'Workshop',
+            'Catalogue', 'Counting', 'Cutting', 'Design', 'Find', 'Kits', 'Lending', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps', 'Stores', 'Workshop',
             'Year',
         ],
         'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],

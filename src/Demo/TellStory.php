@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Catalogue\ContentsReading;
 use App\Catalogue\KeepHomes;
 use App\Catalogue\TakeIn;
+use App\Counting\CountPlace;
 use App\Cutting\AskForPieces;
 use App\Cutting\MakeCut;
 use App\Cutting\TableReading;
@@ -28,12 +30,16 @@ use App\Stores\Place;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Cutting\AskedPiece;
+use Lottel\Core\Filing\FilingScheme;
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Upkeep\Counting\CountedLine;
+use Lottel\Core\Upkeep\Counting\CountReason;
+use Lottel\Core\Upkeep\Counting\CountSheet;
 use Lottel\Core\Year\Day;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
@@ -68,6 +74,8 @@ final class TellStory
         private readonly DrawDesigns $draw,
         private readonly FillYear $year,
         private readonly LendAndTeach $lend,
+        private readonly ContentsReading $contents,
+        private readonly CountPlace $count,
     ) {
         $this->today = new \DateTimeImmutable('today', new \DateTimeZone('UTC'));
         $this->clock = new MockClock($this->today);
@@ -87,6 +95,7 @@ final class TellStory
                     $chapter->has('things') => $this->comeIn($chapter),
                     $chapter->has('what') => $this->loan($chapter),
                     $chapter->has('gave') => $this->gave($chapter),
+                    $chapter->has('counted') => $this->counted($chapter),
                     default => $this->kit($chapter),
                 };
             }
@@ -101,7 +110,7 @@ final class TellStory
     private function inOrder(): array
     {
         $story = $this->files->yaml('story');
-        $chapters = array_merge(...array_map(static fn (string $part): array => array_values($story->parts($part)), ['came_in', 'kits', 'loans', 'gave']));
+        $chapters = array_merge(...array_map(static fn (string $part): array => array_values($story->parts($part)), ['came_in', 'kits', 'loans', 'gave', 'counts']));
         $chapters = [...$chapters, ...$this->evenings($story)];
         $day = static fn (Said $chapter): int => $chapter->int($chapter->has('day') ? 'day' : 'planned');
         usort($chapters, static fn (Said $a, Said $b): int => $day($a) <=> $day($b));
@@ -138,6 +147,22 @@ final class TellStory
     {
         $this->at($chapter->int('day'), 12 * 60);
         $this->do('ada', fn (Step $step) => $this->year->gave($step, $chapter, Day::of($this->day($chapter->int('day')))));
+    }
+
+    /** A place was counted: all as the log says, but for what was found otherwise. */
+    private function counted(Said $chapter): void
+    {
+        $this->at($chapter->int('day'), 17 * 60 + 30);
+        $this->do($chapter->text('who'), function (Step $step) use ($chapter): void {
+            $place = $this->room->place($chapter->text('counted'));
+            $found = $chapter->named('found');
+            $lines = $reasons = [];
+            foreach ($this->contents->of((int) $place->id, FilingScheme::parse($place->scheme)) as $row) {
+                $lines[] = $line = new CountedLine($row->id, $row->quantity, (int) ($found[$row->thing->name] ?? $row->quantity));
+                $reasons += 0 === $line->difference() ? [] : [$row->id => CountReason::from($chapter->text('why'))];
+            }
+            ($this->count)($step, $place, new CountSheet($lines), $reasons);
+        });
     }
 
     private function loan(Said $chapter): void

@@ -40,6 +40,7 @@ final class LostController extends Page
             'search' => $search,
             'foremost' => $search?->foremost(self::FOREMOST) ?? [],
             'rest' => $search?->restOf(self::FOREMOST),
+            'more' => $search?->moreThan(self::FOREMOST),
             'lit' => $this->room->litWith(array_map(
                 static fn (LikelySpot $spot): array => [$spot->likely->place, $spot->percent().' %'],
                 $search?->foremost(self::FOREMOST) ?? [],

@@ -28,6 +28,12 @@ final readonly class Search
         return \array_slice(array_values(array_filter($this->spots, static fn (LikelySpot $spot): bool => 0 !== $spot->likely->place)), 0, $most);
     }
 
+    /** How many more places a clue points at. */
+    public function moreThan(int $most): int
+    {
+        return max(0, \count($this->spots) - 1 - $most);
+    }
+
     /** How likely it is to be in none of the foremost, in percent: what is left of a hundred, so that what is shown adds up. */
     public function restOf(int $most): int
     {

@@ -19,11 +19,28 @@ final readonly class WeighReading
     /** @return list<StackRow> */
     public function stacks(): array
     {
+        return $this->read('', []);
+    }
+
+    /** @return list<StackRow> those in one place */
+    public function stacksIn(int $place): array
+    {
+        return $this->read('AND b.place_id = ?', [$place]);
+    }
+
+    /**
+     * @param list<int> $asked
+     *
+     * @return list<StackRow>
+     */
+    private function read(string $only, array $asked): array
+    {
         $rows = $this->database->fetchAllAssociative(
             "SELECT i.*, b.quantity AS stored, b.place_id, p.address, 0 AS wished FROM item i JOIN balance b ON b.item_id = i.id
              JOIN place p ON p.id = b.place_id AND p.nature IN ('storage', 'unfiled')
-             WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'envelope', 'part-finished') AND i.tracking = 'count'
+             WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'envelope', 'part-finished') AND i.tracking = 'count' $only
              ORDER BY length(p.address), p.address, i.name LIMIT ".self::MOST,
+            $asked,
         );
 
         return Row::each($rows, StackRow::of(...));

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Counting;
+
+use App\Database\Row;
+use App\Stores\RoomReading;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Upkeep\Counting\Accuracy;
+use Lottel\Core\Upkeep\Counting\PlaceHistory;
+use Symfony\Component\Clock\ClockInterface;
+
+/** What counts have shown of how right the log is, place by place and month by month. */
+final readonly class CountHistories
+{
+    /** Movements of more days ago are not looked at. */
+    private const DAYS = 90;
+    private const MONTHS = 6;
+
+    public function __construct(private Connection $database, private RoomReading $room, private ClockInterface $clock)
+    {
+    }
+
+    /** @return list<PlaceHistory> of all places of the furniture */
+    public function all(): array
+    {
+        $things = $this->byPlace('SELECT place_id AS place, count(*) AS n FROM balance GROUP BY place_id');
+        $touched = $this->touched();
+        $counts = [];
+        foreach ($this->database->fetchAllAssociative(
+            'SELECT place_id, sum(wrong) AS wrong, sum(touched) AS touched, max(at) AS at FROM place_count GROUP BY place_id',
+        ) as $columns) {
+            $row = new Row($columns);
+            $counts[$row->int('place_id')] = [$row->int('wrong'), $row->int('touched'), (int) $row->time('at')->diff($this->clock->now())->days];
+        }
+        $histories = [];
+        foreach (array_keys($this->room->places()) as $place) {
+            [$wrong, $before, $days] = $counts[$place] ?? [0, 0, null];
+            $histories[] = new PlaceHistory($place, $things[$place] ?? 0, $wrong, $before, $touched[$place] ?? 0, $days);
+        }
+
+        return $histories;
+    }
+
+    /** Returns how many movements there were into and out of a place since it was counted last. */
+    public function touchedSinceCount(int $place): int
+    {
+        return Row::number($this->database->fetchOne(
+            "SELECT count(*) FROM movement WHERE (from_id = :place OR to_id = :place) AND at >= :since
+             AND at > coalesce((SELECT max(at) FROM place_count WHERE place_id = :place), '')",
+            ['place' => $place, 'since' => $this->since()],
+        ));
+    }
+
+    /** Returns how right the log was in the last months. */
+    public function accuracy(): Accuracy
+    {
+        $since = $this->clock->now()->modify(\sprintf('-%d months', self::MONTHS))->format('Y-m-d');
+        $row = new Row($this->database->fetchAssociative(
+            'SELECT coalesce(sum(expected), 0) AS counted, coalesce(sum(wrong), 0) AS wrong FROM place_count WHERE at >= ?',
+            [$since],
+        ) ?: []);
+
+        return new Accuracy($row->int('counted'), $row->int('wrong'));
+    }
+
+    /** @return array<string, Accuracy> by month such as `2026-11`, the oldest first; months without a count have none counted */
+    public function byMonth(): array
+    {
+        $first = $this->clock->now()->modify('first day of this month');
+        $months = [];
+        for ($ago = self::MONTHS - 1; $ago >= 0; --$ago) {
+            $months[$first->modify(\sprintf('-%d months', $ago))->format('Y-m')] = new Accuracy(0, 0);
+        }
+        foreach ($this->database->fetchAllAssociative(
+            'SELECT substr(at, 1, 7) AS month, sum(expected) AS counted, sum(wrong) AS wrong FROM place_count GROUP BY month',
+        ) as $columns) {
+            $row = new Row($columns);
+            if (isset($months[$row->text('month')])) {
+                $months[$row->text('month')] = new Accuracy($row->int('counted'), $row->int('wrong'));
+            }
+        }
+
+        return $months;
+    }
+
+    /** @return list<CountRow> the last counts */
+    public function last(int $most): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT c.*, p.address, a.name AS who FROM place_count c JOIN place p ON p.id = c.place_id JOIN account a ON a.id = c.account_id
+             ORDER BY c.id DESC LIMIT '.$most,
+        ), CountRow::of(...));
+    }
+
+    /** Returns the last count of a place; null where it never was counted. */
+    public function lastOf(int $place): ?CountRow
+    {
+        $row = $this->database->fetchAssociative(
+            'SELECT c.*, p.address, a.name AS who FROM place_count c JOIN place p ON p.id = c.place_id JOIN account a ON a.id = c.account_id
+             WHERE c.place_id = ? ORDER BY c.id DESC LIMIT 1',
+            [$place],
+        );
+
+        return false === $row ? null : CountRow::of(new Row($row));
+    }
+
+    /** @return array<int, int> movements since the last count, by place */
+    private function touched(): array
+    {
+        return $this->byPlace(
+            'SELECT m.place, count(*) AS n FROM (SELECT from_id AS place, at FROM movement WHERE at >= :since
+                 UNION ALL SELECT to_id, at FROM movement WHERE at >= :since) m
+             LEFT JOIN (SELECT place_id, max(at) AS at FROM place_count GROUP BY place_id) c ON c.place_id = m.place
+             WHERE c.at IS NULL OR m.at > c.at GROUP BY m.place',
+            ['since' => $this->since()],
+        );
+    }
+
+    private function since(): string
+    {
+        return $this->clock->now()->setTimezone(new \DateTimeZone('UTC'))->modify(\sprintf('-%d days', self::DAYS))->format('Y-m-d H:i:s');
+    }
+
+    /**
+     * @param array<string, string> $asked
+     *
+     * @return array<int, int>
+     */
+    private function byPlace(string $sql, array $asked = []): array
+    {
+        $numbers = [];
+        foreach ($this->database->fetchAllAssociative($sql, $asked) as $columns) {
+            $row = new Row($columns);
+            $numbers[$row->int('place')] = $row->int('n');
+        }
+
+        return $numbers;
+    }
+}
