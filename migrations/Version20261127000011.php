@@ -67,6 +67,7 @@ final class Version20261127000011 extends AbstractMigration
                 item_id INTEGER DEFAULT NULL REFERENCES item (id),
                 place_id INTEGER NOT NULL REFERENCES place (id),
                 to_id INTEGER DEFAULT NULL REFERENCES place (id),
+                kit_id INTEGER DEFAULT NULL REFERENCES kit (id),
                 becomes_home BOOLEAN NOT NULL DEFAULT 0,
                 nth INTEGER NOT NULL,
                 put_nth INTEGER DEFAULT NULL,
@@ -78,6 +79,7 @@ final class Version20261127000011 extends AbstractMigration
             'CREATE INDEX errand_task_item ON errand_task (item_id)',
             'CREATE INDEX errand_task_place ON errand_task (place_id)',
             'CREATE INDEX errand_task_to ON errand_task (to_id)',
+            'CREATE INDEX errand_task_kit ON errand_task (kit_id)',
             'CREATE TABLE place_count (
                 id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL,
                 place_id INTEGER NOT NULL REFERENCES place (id),

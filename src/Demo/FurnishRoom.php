@@ -161,7 +161,7 @@ final readonly class FurnishRoom
             width: $inside?->width,
             height: $inside?->height,
             depth: $inside?->depth,
-            mostGrams: $place->mostGrams,
+            mostGrams: $said->has('carries') ? $said->int('carries') : $place->mostGrams,
             fileAfterUses: $said->has('file_after_uses') ? $said->int('file_after_uses') : null,
         ));
         $this->index->place($place);

@@ -46,6 +46,7 @@ final readonly class BeginErrand
                 $take[$i],
                 $put[$i] ?? null,
                 $task->chance,
+                $task->kit,
             ));
         }
         $this->entities->flush();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Errands;
 
+use App\Kits\Kit;
 use App\Stores\Place;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
@@ -52,6 +53,19 @@ class Errand
             }
         }
         throw ErrandRefused::noSuchTask();
+    }
+
+    /** @return list<Kit> the kits whose things it brings home */
+    public function kits(): array
+    {
+        $kits = [];
+        foreach ($this->tasks as $task) {
+            if (null !== $task->kit) {
+                $kits[(int) $task->kit->id] = $task->kit;
+            }
+        }
+
+        return array_values($kits);
     }
 
     /** @throws ErrandRefused if it is over */

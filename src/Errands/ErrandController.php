@@ -9,6 +9,7 @@ use App\Catalogue\ContentsReading;
 use App\Catalogue\ItemReading;
 use App\Catalogue\Items;
 use App\Catalogue\ThingLine;
+use App\Kits\KitReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Steps\StepRefused;
@@ -36,6 +37,7 @@ final class ErrandController extends Page
         private readonly ItemReading $things,
         private readonly Items $items,
         private readonly Places $places,
+        private readonly KitReading $kits,
     ) {
     }
 
@@ -61,7 +63,10 @@ final class ErrandController extends Page
         return $this->step($request, $id, function (Input $input, Step $step, Errand $errand): string {
             $taken = $put = [];
             foreach ($this->chosen($input, $errand) as $task) {
-                if (TaskState::Carried === $task->state) {
+                if (What::Home === $task->what) {
+                    $this->walk->bringHome($step, $task, $input->list('cared'));
+                    $put[] = $task->thing()->name;
+                } elseif (TaskState::Carried === $task->state) {
                     $this->walk->put($step, $task);
                     $put[] = $task->thing()->name;
                 } else {
@@ -152,6 +157,16 @@ final class ErrandController extends Page
         });
     }
 
+    /** @return list<CareRow> */
+    private function cares(ErrandStop $stop): array
+    {
+        $kits = array_unique(array_filter(array_map(static fn (TaskRow $row): int => (int) $row->task->kit?->id, $stop->rows), static fn (int $id): bool => $id > 0));
+
+        return [] === $kits
+            ? CareRow::onPull($stop->lines(), $this->me()->isChild)
+            : CareRow::onReturn($stop->lines(), array_merge(...array_map($this->kits->inksOf(...), array_values($kits))), $this->me()->isChild);
+    }
+
     /** @return list<ErrandTask> */
     private function chosen(Input $input, Errand $errand): array
     {
@@ -193,7 +208,8 @@ final class ErrandController extends Page
             'stop' => $stop,
             'lit' => $round->lit,
             'at' => null === $stop ? null : $this->contents->atStop($stop->address(), (int) $stop->place->id, $items),
-            'cares' => null === $stop ? [] : CareRow::onPull($stop->lines(), $this->me()->isChild),
+            'cares' => null === $stop ? [] : $this->cares($stop),
+            'cared' => null === $problem ? [] : $problem->list('all', 'cared'),
             'search' => $search,
             'found' => '' === $search ? null : $this->things->like($search, 0, self::MOST_FOUND),
             'problem' => $problem,

@@ -25,7 +25,7 @@ final readonly class ErrandReading
         foreach ($errand->tasks as $task) {
             $numbers = [...$numbers, ...$task->stops()];
             foreach ($this->rows($task, $things[(int) $task->item?->id] ?? null) as $row) {
-                $byStop[$row->isPut ? (int) $task->putNth : $task->nth][] = $row;
+                $byStop[$row->nth()][] = $row;
                 if ($row->isCarried()) {
                     $carried[] = $row;
                 }
@@ -33,7 +33,7 @@ final readonly class ErrandReading
         }
         ksort($byStop);
         $stops = array_map(
-            static fn (int $nth, array $rows): ErrandStop => new ErrandStop($nth, $rows[0]->isPut ? $rows[0]->task->target() : $rows[0]->task->place, $rows),
+            static fn (int $nth, array $rows): ErrandStop => new ErrandStop($nth, $rows[0]->place(), $rows),
             array_keys($byStop),
             array_values($byStop),
         );
@@ -54,14 +54,20 @@ final readonly class ErrandReading
             return [];
         }
         $isOpen = TaskState::Open === $task->state;
-        if (null === $thing || What::Carry !== $task->what) {
-            return [new TaskRow($task, $thing, false, 0, '')];
+        $from = match (true) {
+            null === $thing => null,
+            What::Carry === $task->what => $isOpen ? $task->place : $task->errand->basket,
+            What::Home === $task->what => $task->kit?->tray(),
+            default => null,
+        };
+        if (null === $from || null === $thing) {
+            return [new TaskRow($task, $thing, What::Home === $task->what, 0, null === $thing || What::Home !== $task->what ? '' : $this->where($thing->id))];
         }
-        $there = $this->log->quantity($thing->id, (int) ($isOpen ? $task->place : $task->errand->basket)->id);
+        $there = $this->log->quantity($thing->id, (int) $from->id);
         $where = $there > 0 ? '' : $this->where($thing->id);
         $rows = [new TaskRow($task, $thing, true, $there, $where)];
 
-        return $isOpen ? [new TaskRow($task, $thing, false, $there, $where), ...$rows] : $rows;
+        return $isOpen && What::Carry === $task->what ? [new TaskRow($task, $thing, false, $there, $where), ...$rows] : $rows;
     }
 
     /** @return array<int, ThingLine> by item */

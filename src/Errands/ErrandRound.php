@@ -18,6 +18,12 @@ final readonly class ErrandRound
     {
     }
 
+    /** How many things are still to be dealt with. */
+    public function left(): int
+    {
+        return array_sum(array_map(static fn (ErrandStop $stop): int => \count($stop->rows), $this->stops));
+    }
+
     public function done(): int
     {
         return $this->total - \count($this->stops);

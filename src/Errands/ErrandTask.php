@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Errands;
 
 use App\Catalogue\Item;
+use App\Kits\Kit;
 use App\Stores\Place;
 use Doctrine\ORM\Mapping as ORM;
 
@@ -15,6 +16,7 @@ use Doctrine\ORM\Mapping as ORM;
 #[ORM\Index(name: 'errand_task_item', columns: ['item_id'])]
 #[ORM\Index(name: 'errand_task_place', columns: ['place_id'])]
 #[ORM\Index(name: 'errand_task_to', columns: ['to_id'])]
+#[ORM\Index(name: 'errand_task_kit', columns: ['kit_id'])]
 class ErrandTask
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
@@ -29,6 +31,7 @@ class ErrandTask
      * @param int $nth number of the stop, from 1
      * @param int|null $putNth number of the stop where it is put
      * @param int|null $chance in thousandths, of finding it there
+     * @param Kit|null $kit from whose tray it goes home
      */
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'tasks'), ORM\JoinColumn(nullable: false)]
@@ -49,6 +52,8 @@ class ErrandTask
         public ?int $putNth = null,
         #[ORM\Column(nullable: true)]
         public readonly ?int $chance = null,
+        #[ORM\ManyToOne]
+        public readonly ?Kit $kit = null,
     ) {
     }
 

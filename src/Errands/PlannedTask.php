@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Errands;
 
 use App\Catalogue\Item;
+use App\Kits\Kit;
 use App\Stores\Place;
 
 /** Something that is to be done on an errand that is about to begin. */
@@ -17,6 +18,7 @@ final readonly class PlannedTask
         public ?Place $to = null,
         public bool $becomesHome = false,
         public ?int $chance = null,
+        public ?Kit $kit = null,
     ) {
     }
 
@@ -29,6 +31,11 @@ final readonly class PlannedTask
     public static function look(Item $item, Place $in, int $chance): self
     {
         return new self(What::Look, $item, $in, chance: $chance);
+    }
+
+    public static function home(Item $item, Kit $kit, Place $home): self
+    {
+        return new self(What::Home, $item, $home, kit: $kit);
     }
 
     public static function count(Place $place): self

@@ -10,6 +10,7 @@ enum Purpose: string
     case Rehome = 'rehome';
     case Search = 'search';
     case Count = 'count';
+    case PutAway = 'put away';
     case All = 'all';
 
     public function words(): string
@@ -18,6 +19,7 @@ enum Purpose: string
             self::Rehome => 'Re-homing round',
             self::Search => 'Search round',
             self::Count => 'Count round',
+            self::PutAway => 'Put-away round',
             self::All => 'Upkeep round',
         };
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Errands;
 
 use App\Catalogue\ThingLine;
+use App\Stores\Place;
 
 /** A task of a round as its page shows it, at the stop where something is taken or done, or at the one where it is put. */
 final readonly class TaskRow
@@ -37,7 +38,23 @@ final readonly class TaskRow
     /** Whether one press does it: it is where it is believed to be, and where it goes to is still a place. */
     public function canBeDone(): bool
     {
-        return What::Carry === $this->task->what && $this->there > 0 && $this->isPut === $this->isCarried() && true === $this->task->to?->isStorageInUse();
+        return $this->there > 0 && match ($this->task->what) {
+            What::Carry => $this->isPut === $this->isCarried() && true === $this->task->to?->isStorageInUse(),
+            What::Home => $this->task->place->isStorageInUse(),
+            What::Look, What::Count => false,
+        };
+    }
+
+    /** Where this is done. */
+    public function place(): Place
+    {
+        return $this->isPut ? $this->task->to ?? $this->task->place : $this->task->place;
+    }
+
+    /** The number of the stop where this is done. */
+    public function nth(): int
+    {
+        return $this->isPut ? $this->task->putNth ?? $this->task->nth : $this->task->nth;
     }
 
     /** What is done, for the line of what comes next. */

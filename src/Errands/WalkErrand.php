@@ -9,6 +9,7 @@ use App\Catalogue\ItemReading;
 use App\Catalogue\KeepHomes;
 use App\Catalogue\WhereRow;
 use App\Log\LogBook;
+use App\Rounds\ReturnItem;
 use App\Steps\Step;
 use App\Stores\Place;
 use App\Stores\Places;
@@ -18,7 +19,7 @@ use Lottel\Core\Log\Reason;
 /** What a person can do on a round of upkeep. */
 final readonly class WalkErrand
 {
-    public function __construct(private LogBook $log, private KeepHomes $homes, private Places $places, private ItemReading $items)
+    public function __construct(private LogBook $log, private KeepHomes $homes, private Places $places, private ItemReading $items, private ReturnItem $return)
     {
     }
 
@@ -55,6 +56,19 @@ final readonly class WalkErrand
         $task->check(What::Carry, TaskState::Carried);
         $this->fromBasket($step, $task, $task->place->isStorageInUse() ? $task->place : $this->homes->homeOrHeap($task->thing()));
         $this->isDone($step, $task, TaskState::Left);
+    }
+
+    /**
+     * What is on a kit's tray goes home.
+     *
+     * @param list<string> $cared the hazards whose care was ticked
+     */
+    public function bringHome(Step $step, ErrandTask $task, array $cared): void
+    {
+        $item = $task->check(What::Home, TaskState::Open)->thing();
+        $kit = $task->kit ?? throw ErrandRefused::noSuchTask();
+        $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $cared);
+        $this->isDone($step, $task, TaskState::Done);
     }
 
     /** Its home is the new one from now on; what of it is out comes home there. */

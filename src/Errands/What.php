@@ -10,4 +10,5 @@ enum What: string
     case Carry = 'carry';
     case Look = 'look';
     case Count = 'count';
+    case Home = 'home';
 }

@@ -138,6 +138,12 @@ class Kit
         return true === $this->tray?->isFolder();
     }
 
+    /** The tray or folder that it has; null where nothing of it is out. */
+    public function tray(): ?Place
+    {
+        return $this->tray;
+    }
+
     /** @throws RefusedStep if it has no tray */
     public function trayInUse(): Place
     {

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Filling;
+
+use Lottel\Core\Upkeep\Filling\Filled;
+use Lottel\Core\Words\Counted;
+
+/** A place with how full it is, and when it will be full. */
+final readonly class FilledPlace
+{
+    private const SHOWN_WEEKS = 104.0;
+
+    /**
+     * @param array{float, float, float|null}|null $weeks until it is full: likely, earliest, latest
+     * @param list<string> $dangers within small children's reach
+     */
+    public function __construct(
+        public int $id,
+        public string $address,
+        public string $title,
+        public int $things,
+        public Filled $filled,
+        public ?array $weeks,
+        public array $dangers,
+    ) {
+    }
+
+    public function percent(): int
+    {
+        return (int) round(100 * $this->filled->share);
+    }
+
+    public function loadPercent(): ?int
+    {
+        return null === $this->filled->load ? null : (int) round(100 * $this->filled->load);
+    }
+
+    /** Whether it grows for certain, and will be full within two years. */
+    public function isGrowing(): bool
+    {
+        return null !== $this->weeks && null !== $this->weeks[2] && $this->weeks[0] <= self::SHOWN_WEEKS;
+    }
+
+    /** When it will be full, in words; a forecast. */
+    public function when(): string
+    {
+        [$likely, $early, $late] = $this->weeks ?? [0.0, 0.0, null];
+        $weeks = static fn (float $number): int => max(1, (int) round($number));
+
+        return \sprintf(
+            'in about %s (from %d to %d)',
+            Counted::of($weeks($likely), 'week'),
+            $weeks($early),
+            $weeks($late ?? $likely),
+        );
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Filling;
+
+/** All places with how full they are, as they were found when the log and the records had come so far. */
+final readonly class FilledRoom
+{
+    /**
+     * @param array{int, string, int, string} $mark
+     * @param list<FilledPlace> $places those that are measured and hold something, the fullest first
+     * @param list<string> $empty addresses of those that hold nothing
+     * @param int $unmeasured places that hold something and are not measured inside
+     */
+    public function __construct(public array $mark, public string $day, public array $places, public array $empty, public int $unmeasured)
+    {
+    }
+
+    /** @return list<FilledPlace> */
+    public function over(): array
+    {
+        return $this->only(static fn (FilledPlace $place): bool => $place->filled->isOver());
+    }
+
+    /** @return list<FilledPlace> */
+    public function near(): array
+    {
+        return $this->only(static fn (FilledPlace $place): bool => $place->filled->isNear());
+    }
+
+    /** @return list<FilledPlace> those with something that children should not reach */
+    public function dangerous(): array
+    {
+        return $this->only(static fn (FilledPlace $place): bool => [] !== $place->dangers);
+    }
+
+    /** @return list<FilledPlace> those that will be full, the soonest first */
+    public function growing(): array
+    {
+        $growing = $this->only(static fn (FilledPlace $place): bool => $place->isGrowing());
+        usort($growing, static fn (FilledPlace $a, FilledPlace $b): int => ($a->weeks[0] ?? 0) <=> ($b->weeks[0] ?? 0));
+
+        return $growing;
+    }
+
+    /**
+     * @param \Closure(FilledPlace): bool $which
+     *
+     * @return list<FilledPlace>
+     */
+    private function only(\Closure $which): array
+    {
+        return array_values(array_filter($this->places, $which));
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Filling;
+
+use App\Stores\RoomReading;
+use App\Web\Page;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Which places are full, heavy, growing, empty. */
+final class FillingController extends Page
+{
+    private const SHOWN = 40;
+
+    #[Route('/upkeep/full', name: 'full', methods: ['GET'])]
+    public function index(FillingReading $reading, RoomReading $room): Response
+    {
+        $now = $reading->now();
+
+        return $this->render('filling/full.html.twig', [
+            'now' => $now,
+            'over' => \array_slice($now->over(), 0, self::SHOWN),
+            'near' => \array_slice($now->near(), 0, self::SHOWN),
+            'growing' => \array_slice($now->growing(), 0, self::SHOWN),
+            'dangerous' => \array_slice($now->dangerous(), 0, self::SHOWN),
+            'lit' => $room->litWith(array_map(static fn (FilledPlace $place): array => [$place->id, $place->percent().' %'], $now->over())),
+        ]);
+    }
+}
