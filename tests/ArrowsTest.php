@@ -43,7 +43,9 @@ final class ArrowsTest extends TestCase
         'Steps' => ['Database', 'Security'],
         'Stores' => ['Database', 'Steps', 'Web'],
         'Undo' => ['Catalogue', 'Database', 'Find', 'Log', 'Security', 'Steps', 'Stores', 'Web'],
-        'Upkeep' => ['Catalogue', 'People', 'Security', 'Steps', 'Web'],
+        'Upkeep' => [
+            'Catalogue', 'Counting', 'Errands', 'Filling', 'Lost', 'Lying', 'People', 'Rehoming', 'Security', 'Steps', 'Stores', 'Web',
+        ],
         'Web' => ['Database', 'Security', 'Steps'],
         'Workshop' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Log', 'Making', 'Rounds', 'Steps', 'Stores', 'Web'],
         'Year' => ['Catalogue', 'Database', 'Design', 'Kits', 'Security', 'Steps', 'Stores', 'Web'],

@@ -162,6 +162,37 @@ final class ErrandTest extends RoomTestCase
         self::assertSame(90, $this->balances($this->foam)['F4']);
     }
 
+    public function testWhatWasFoundIsKeptUntilSomethingChanges(): void
+    {
+        $this->fetch($this->foam, 8);
+        $homes = $this->service(FindBetterHomes::class);
+        self::assertNull($homes->kept(5));
+        $found = $homes->find(5);
+        self::assertEquals($found, $homes->kept(5));
+        $this->get('/upkeep/homes?most=5');
+        self::assertStringContainsString('Walk it now', $this->text());
+        $this->putInto('C1', 'Gulls');
+        self::assertNull($homes->kept(5));
+        $this->get('/upkeep/homes?most=5');
+        self::assertStringContainsString('Looking through the log', $this->text());
+    }
+
+    public function testOneRoundDoesSeveralThings(): void
+    {
+        [$dies] = $this->putInto('C4', 'Tide line dies');
+        $this->fetch($this->foam, 8);
+        $this->postAndFollow('/stores/places/C4/count', ['count-'.$dies->id => '0', 'why-'.$dies->id => 'lost', '_form' => 'sheet']);
+        $this->get('/upkeep/homes?look=1');
+        $this->get('/upkeep');
+        self::assertStringContainsString('one round does both', $this->text());
+        $this->postAndFollow('/upkeep');
+        self::assertSame(['carry', 'look'], $this->database()->fetchFirstColumn('SELECT DISTINCT what FROM errand_task ORDER BY what'));
+        self::assertStringContainsString('for what is lost', $this->text());
+        $this->signIn('hank');
+        $this->post('/upkeep');
+        $this->assertCode(403);
+    }
+
     public function testAnOldPageMovesNothing(): void
     {
         $this->fetch($this->foam, 8);

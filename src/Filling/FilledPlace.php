@@ -32,9 +32,16 @@ final readonly class FilledPlace
         return (int) round(100 * $this->filled->share);
     }
 
-    public function loadPercent(): ?int
+    /** Whether what it carries is nearer its limit than what it holds. */
+    public function isByWeight(): bool
     {
-        return null === $this->filled->load ? null : (int) round(100 * $this->filled->load);
+        return ($this->filled->load ?? 0.0) > $this->filled->share;
+    }
+
+    /** How near it is to the limit that it is nearest to, in percent. */
+    public function worst(): int
+    {
+        return (int) round(100 * max($this->filled->share, $this->filled->load ?? 0.0));
     }
 
     /** Whether it grows for certain, and will be full within two years. */

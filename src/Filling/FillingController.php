@@ -25,7 +25,7 @@ final class FillingController extends Page
             'near' => \array_slice($now->near(), 0, self::SHOWN),
             'growing' => \array_slice($now->growing(), 0, self::SHOWN),
             'dangerous' => \array_slice($now->dangerous(), 0, self::SHOWN),
-            'lit' => $room->litWith(array_map(static fn (FilledPlace $place): array => [$place->id, $place->percent().' %'], $now->over())),
+            'lit' => $room->litWith(array_map(static fn (FilledPlace $place): array => [$place->id, $place->worst().' %'], $now->over())),
         ]);
     }
 }

@@ -56,7 +56,7 @@ final readonly class BeginRehoming
     }
 
     /** @return list<PlannedTask> */
-    private function tasks(Exchange $exchange): array
+    public function tasks(Exchange $exchange): array
     {
         $tasks = [];
         foreach ($exchange->moves as $move) {

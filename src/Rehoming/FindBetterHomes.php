@@ -11,6 +11,9 @@ use Psr\Cache\CacheItemPoolInterface;
 /** Finds the few moves that save most; what was found is kept until something of the room changes. */
 final readonly class FindBetterHomes
 {
+    /** So many moves are asked for where nobody says otherwise. */
+    public const USUAL = 10;
+
     public function __construct(
         private LivingReading $reading,
         private RoomMark $mark,

@@ -20,7 +20,6 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 /** Better homes: what the present ones cost, the few moves that save most, and the round that makes them. */
 final class RehomingController extends Page
 {
-    private const USUAL = 10;
     private const MOST = 30;
 
     public function __construct(
@@ -62,7 +61,7 @@ final class RehomingController extends Page
     {
         $asked = (int) $request->query->getString('most', (string) $request->request->get('most', ''));
 
-        return $asked < 1 ? self::USUAL : min(self::MOST, $asked);
+        return $asked < 1 ? FindBetterHomes::USUAL : min(self::MOST, $asked);
     }
 
     private function show(int $most, ?KeptPlan $kept, ?Problem $problem): Response

@@ -20,11 +20,31 @@ final readonly class FilingScheme implements \Stringable
     private \Collator $collator;
 
     /** @param list<SortBy> $criteria */
-    private function __construct(public array $criteria, string $locale)
+    private function __construct(public array $criteria, private string $locale)
     {
-        $this->collator = new \Collator($locale);
-        $this->collator->setAttribute(\Collator::NUMERIC_COLLATION, \Collator::ON);
-        $this->collator->setStrength(\Collator::SECONDARY);
+        $this->collator = self::collator($locale);
+    }
+
+    /** @return array{list<SortBy>, string} */
+    public function __serialize(): array
+    {
+        return [$this->criteria, $this->locale];
+    }
+
+    /** @param array{list<SortBy>, string} $kept */
+    public function __unserialize(array $kept): void
+    {
+        [$this->criteria, $this->locale] = $kept;
+        $this->collator = self::collator($kept[1]);
+    }
+
+    private static function collator(string $locale): \Collator
+    {
+        $collator = new \Collator($locale);
+        $collator->setAttribute(\Collator::NUMERIC_COLLATION, \Collator::ON);
+        $collator->setStrength(\Collator::SECONDARY);
+
+        return $collator;
     }
 
     /**

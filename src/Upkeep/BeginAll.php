@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Upkeep;
+
+use App\Catalogue\Items;
+use App\Errands\BeginErrand;
+use App\Errands\Errand;
+use App\Errands\PlannedTask;
+use App\Errands\Purpose;
+use App\Lost\LostReading;
+use App\Rehoming\BeginRehoming;
+use App\Rehoming\FindBetterHomes;
+use App\Steps\Step;
+use App\Stores\Places;
+use App\Stores\RoomReading;
+use Lottel\Core\Words\Counted;
+
+/** One walk that does several things at once: moves things to better homes, and looks for what is lost where it is likeliest. */
+final readonly class BeginAll
+{
+    private const MOST_MOVES = 6;
+    private const MOST_LOST = 3;
+    private const MOST_LOOKS = 3;
+
+    public function __construct(
+        private FindBetterHomes $homes,
+        private BeginRehoming $rehoming,
+        private LostReading $lost,
+        private BeginErrand $begin,
+        private Items $items,
+        private Places $places,
+        private RoomReading $room,
+    ) {
+    }
+
+    public function __invoke(Step $step): Errand
+    {
+        [$moves, $saves] = $this->moves();
+        $looks = $this->looks();
+
+        return ($this->begin)($step, Purpose::All, self::name(\count($moves), \count($looks)), [...$moves, ...$looks], $saves);
+    }
+
+    /** Returns how many moves and looks there are to do now. */
+    public function size(): int
+    {
+        return \count($this->moves()[0]) + \count($this->looks());
+    }
+
+    private static function name(int $moves, int $looks): string
+    {
+        return implode(' and ', array_filter([
+            0 === $moves ? '' : Counted::of($moves, 'thing').' to better homes',
+            0 === $looks ? '' : Counted::of($looks, 'look').' for what is lost',
+        ], static fn (string $part): bool => '' !== $part));
+    }
+
+    /** @return array{list<PlannedTask>, float} moves of the plan that is kept, and what they save in seconds a month */
+    private function moves(): array
+    {
+        $tasks = [];
+        $saves = 0.0;
+        foreach ($this->homes->kept(FindBetterHomes::USUAL)->plan->exchanges ?? [] as $exchange) {
+            $more = $this->rehoming->tasks($exchange);
+            if (\count($tasks) + \count($more) <= self::MOST_MOVES) {
+                $tasks = [...$tasks, ...$more];
+                $saves += $exchange->saves();
+            }
+        }
+
+        return [$tasks, $saves];
+    }
+
+    /** @return list<PlannedTask> */
+    private function looks(): array
+    {
+        $tasks = [];
+        foreach (\array_slice($this->lost->all(), 0, self::MOST_LOST) as $row) {
+            $item = $this->items->one($row->thing->id);
+            $looks = 0;
+            foreach ($this->lost->search($row->thing->id)->order ?? [] as $spot) {
+                if ($looks < self::MOST_LOOKS && null !== $this->room->place($spot->likely->place)) {
+                    $tasks[] = PlannedTask::look($item, $this->places->number($spot->likely->place), (int) round(1000 * $spot->likely->chance));
+                    ++$looks;
+                }
+            }
+        }
+
+        return $tasks;
+    }
+}
