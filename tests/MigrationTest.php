@@ -35,6 +35,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the eighth' => [8];
         yield 'the ninth' => [9];
         yield 'the tenth' => [10];
+        yield 'the eleventh' => [11];
     }
 
     #[DataProvider('versions')]
@@ -128,6 +129,11 @@ final class MigrationTest extends OwnFileTestCase
             self::assertCount(1, $this->get("/kits/{$kit}/design")->filter('.card-drawing'), 'designs come along');
             self::assertStringContainsString('3 of 4', $this->get("/kits/{$kit}/make")->filter('.making-steps')->text(), 'and how far they are');
             $this->postAndFollow('/patterns/1', ['name' => 'Again', 'quantity' => '2']);
+        }
+        if ($version >= 11) {
+            $round = $this->number("SELECT errand_id FROM errand_task WHERE what = 'carry'");
+            self::assertStringContainsString('1 thing in basket 1', $this->get("/upkeep/rounds/{$round}")->text(), 'a search round goes on');
+            self::assertStringContainsString('counted', $this->get('/stores/places/C2/count')->text(), 'and what was counted is known');
         }
         if ($version >= 9) {
             self::assertStringContainsString('Maren Tull', $this->get('/occasions/1')->text(), 'dates come along');

@@ -9,7 +9,7 @@ use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 
 /** Only adds tables. */
-final class Version20261127000011 extends AbstractMigration
+final class Version20261125000011 extends AbstractMigration
 {
     /** A thing lies in a basket on its way from one home to another. */
     private const LINKS = [

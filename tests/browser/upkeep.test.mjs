@@ -1,0 +1,126 @@
+import assert from 'node:assert/strict';
+import { after, before, test } from 'node:test';
+import { Room, audit, enter, openBrowser, person, press, said, space, violations } from './harness.mjs';
+
+// Rounds of upkeep in the demo room: things to better homes, a lost thing found, a drawer counted by weighing, two trays put away.
+let room;
+let browser;
+before(async () => {
+    room = await Room.demo();
+    browser = await openBrowser();
+});
+after(async () => {
+    await browser?.close();
+    room?.close();
+});
+
+const isOver = async (page) => (await page.locator('.finish-line').count()) > 0;
+
+// Presses the one button of each stop until the round is over.
+async function walk(page) {
+    for (let stop = 0; stop < 40 && !(await isOver(page)); ++stop) {
+        for (const tick of await page.locator('.round-act .tick input:not(:checked)').all()) await tick.check();
+        await page.locator('body').click({ position: { x: 2, y: 2 } });
+        await space(page);
+    }
+}
+
+async function homeOf(page, name) {
+    await page.goto(`/find?q=${encodeURIComponent(name)}`);
+    return page.locator('.row', { hasText: name }).first().innerText();
+}
+
+test('a re-homing round carries things to better homes, by key alone', { timeout: 180000 }, async () => {
+    const ada = await person(browser, room, 'ada', { bypassCSP: true });
+    await ada.goto('/upkeep/homes');
+    await ada.locator('.slips .slip').first().waitFor();
+    assert.ok(await ada.locator('.room-view:visible .arrows .sign').count() > 2, 'the moves are arrows in the room');
+    assert.match(await ada.locator('.slip', { hasText: 'Foam squares' }).innerText(), /D6[\s\S]*E2[\s\S]*fetched \d+ times a month[\s\S]*pays back in/);
+    assert.deepEqual(await violations(ada), []);
+    await ada.locator('.slip', { hasText: 'White A2 panels' }).locator('input').uncheck();
+    await ada.locator('body').click({ position: { x: 2, y: 2 } });
+    await space(ada);
+    assert.match(await ada.locator('.round-track').innerText(), /Re-homing round/);
+    assert.match(await ada.locator('.plate').innerText(), /D6/);
+    assert.deepEqual(await violations(ada), []);
+    await space(ada);
+    assert.match(await said(ada), /Foam squares and Photo corners, kraft are in basket 1/);
+    await press(ada, () => ada.keyboard.press('u'));
+    assert.match(await said(ada), /Foam squares/, 'an undo tells what is back');
+    await walk(ada);
+    assert.ok(await isOver(ada));
+    assert.match(await homeOf(ada, 'Foam squares'), /E2/);
+    assert.match(await homeOf(ada, 'White A2 panels'), /D2/, 'what was not ticked stays');
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ada.complaints, []);
+});
+
+test('a lost thing is looked for where the log points, and found', { timeout: 120000 }, async () => {
+    const ben = await person(browser, room, 'ben', { bypassCSP: true });
+    await ben.goto('/upkeep/lost');
+    assert.match(await ben.locator('.lost-search').innerText(), /Tide line washi/);
+    const chances = await ben.locator('.likely-chance b').allInnerTexts();
+    assert.equal(chances.reduce((sum, text) => sum + parseInt(text, 10), 0), 100, 'the chances add up');
+    assert.deepEqual(await violations(ben), []);
+    await ben.locator('body').click({ position: { x: 2, y: 2 } });
+    await space(ben);
+    assert.match(await ben.locator('.round-track').innerText(), /Search round/);
+    for (let stop = 0; stop < 8; ++stop) {
+        if (/A12/.test(await ben.locator('.plate').innerText())) break;
+        await space(ben);
+    }
+    assert.match(await ben.locator('.plate').innerText(), /A12/, 'beside its home');
+    assert.deepEqual(await violations(ben), []);
+    await enter(ben, ben.getByRole('button', { name: /Found it/ }));
+    assert.match(await said(ben), /Tide line washi is found, in A12/);
+    assert.match(await ben.locator('.plate').innerText(), /A11/, 'it goes home on the same round');
+    await space(ben);
+    assert.ok(await isOver(ben));
+    await ben.goto('/upkeep/lost');
+    assert.doesNotMatch(await ben.locator('main').innerText(), /Tide line washi/);
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ben.complaints, []);
+});
+
+test('a drawer is counted by weighing', { timeout: 120000 }, async () => {
+    const ada = await person(browser, room, 'ada', { bypassCSP: true });
+    await ada.goto('/upkeep/counts');
+    assert.match(await ada.locator('.accuracy').innerText(), /in six months \d+ %/);
+    assert.deepEqual(await violations(ada), []);
+    await ada.goto('/paper/weigh');
+    const grams = ada.locator('input[name=grams]').first();
+    if (!(await grams.isVisible())) await ada.locator('summary', { hasText: /stand/i }).first().click();
+    await grams.fill('60');
+    await press(ada, () => grams.press('Enter'));
+    await ada.goto('/stores/places/D2/count');
+    const row = ada.locator('.row', { hasText: 'White A2 top-fold bases' });
+    await enter(ada, row.getByRole('button', { name: /Weigh/ }));
+    assert.match(await row.innerText(), /60 g on the scale/);
+    const weighed = await row.locator('input.quantity').inputValue();
+    assert.match(weighed, /^\d+$/, 'the scale has filled the line in');
+    assert.match(await row.innerText(), /than the log says: why\?/);
+    assert.deepEqual(await violations(ada), []);
+    await enter(ada, ada.getByRole('button', { name: /All else is as the log says/ }));
+    assert.match(await ada.locator('.problem').innerText(), /One thing differs from the log/);
+    assert.equal(await row.locator('input.quantity').inputValue(), weighed, 'nothing typed is lost');
+    await row.locator('select').selectOption({ index: 1 });
+    await enter(ada, ada.getByRole('button', { name: /All else is as the log says/ }));
+    assert.match(await said(ada), /D2 is counted: 1 line of \d+ put right/);
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ada.complaints, []);
+});
+
+test('what lies about on two trays goes home in one round', { timeout: 180000 }, async () => {
+    const ben = await person(browser, room, 'ben', { viewport: { width: 820, height: 1100 }, bypassCSP: true });
+    await ben.goto('/upkeep/lying');
+    assert.deepEqual(await violations(ben), []);
+    await ben.locator('.row', { hasText: 'Birthday bunting cards' }).locator('input').check();
+    await ben.locator('body').click({ position: { x: 2, y: 2 } });
+    await space(ben);
+    assert.match(await ben.locator('.round-track').innerText(), /Put-away round/);
+    await walk(ben);
+    assert.ok(await isOver(ben));
+    assert.match(await ben.locator('.finish-line').innerText(), /Birthday bunting cards: what is left on its tray/);
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ben.complaints, []);
+});
