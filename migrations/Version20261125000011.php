@@ -44,7 +44,7 @@ final class Version20261125000011 extends AbstractMigration
 
     public function getDescription(): string
     {
-        return 'Errands: rounds of upkeep with what is carried, looked for and counted; baskets; what counts found.';
+        return 'Errands: rounds of upkeep with what is carried, looked for and counted; baskets; what counts found; what is kept of a stock.';
     }
 
     public function up(Schema $schema): void
@@ -91,6 +91,16 @@ final class Version20261125000011 extends AbstractMigration
             )',
             'CREATE INDEX place_count_place ON place_count (place_id, at)',
             'CREATE INDEX place_count_account ON place_count (account_id)',
+            'CREATE TABLE stock_rule (
+                id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL,
+                item_id INTEGER NOT NULL REFERENCES item (id),
+                spare INTEGER NOT NULL DEFAULT 0 CHECK (spare >= 0),
+                lead_days INTEGER DEFAULT NULL CHECK (lead_days BETWEEN 0 AND 365),
+                ceiling_cents INTEGER DEFAULT NULL CHECK (ceiling_cents >= 0),
+                ceiling_of INTEGER DEFAULT NULL CHECK (ceiling_of > 0),
+                CHECK ((ceiling_cents IS NULL) = (ceiling_of IS NULL))
+            )',
+            'CREATE UNIQUE INDEX stock_rule_item ON stock_rule (item_id)',
             ...self::LINKS,
         ] as $sql) {
             $this->addSql($sql);

@@ -18,7 +18,8 @@ final class ArrowsTest extends TestCase
         'Cutting' => ['Catalogue', 'Database', 'Kits', 'Labels', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
         'Database' => [],
         'Demo' => [
-            'Catalogue', 'Counting', 'Cutting', 'Design', 'Find', 'Kits', 'Lending', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps', 'Stores', 'Workshop',
+            'Catalogue', 'Counting', 'Cutting', 'Design', 'Find', 'Kits', 'Lending', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps',
+            'Stores', 'Workshop',
             'Year',
         ],
         'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],
@@ -35,6 +36,7 @@ final class ArrowsTest extends TestCase
         'Paper' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'People' => ['Security', 'Steps', 'Stores', 'Web'],
         'Propose' => ['Catalogue', 'Database', 'Design', 'Kits', 'Steps', 'Stores', 'Web'],
+        'Restock' => ['Catalogue', 'Database', 'Kits', 'Steps', 'Web'],
         'Rehoming' => ['Catalogue', 'Database', 'Errands', 'Steps', 'Stores', 'Web'],
         'Rounds' => ['Catalogue', 'Database', 'Find', 'Kits', 'Labels', 'Log', 'Steps', 'Stores', 'Web'],
         'Schema' => ['Catalogue', 'Kits', 'Security', 'Stores'],

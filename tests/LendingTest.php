@@ -323,7 +323,7 @@ final class LendingTest extends RoomTestCase
         $this->entities()->flush();
         $hank = $this->account('hank')->id;
         $this->postAndFollow("/upkeep/people/{$hank}/child", ['child' => '1']);
-        self::assertStringContainsString('helper, a child', $this->get('/upkeep')->text());
+        self::assertStringContainsString('helper, a child', $this->get('/upkeep/people')->text());
         $kit = $this->planKit('Glue', [[$gun, 1]]);
         $this->postAndFollow("/kits/{$kit}/pull");
         self::assertStringNotContainsString('grown-up', $this->get("/kits/{$kit}/pull")->filter('.caution')->text());

@@ -201,7 +201,7 @@ final class LoopTest extends RoomTestCase
         $this->postAndFollow("/kits/{$this->kit}/pull");
         $this->postAndFollow("/kits/{$this->kit}/pull/not-here", ['place' => 'C1', 'need' => $this->needId($this->kit, $this->gulls)]);
         self::assertSame(['bought' => -1, 'lost' => 1], $this->sorted($this->gulls));
-        $this->get('/upkeep');
+        $this->get('/upkeep/lost');
         self::assertStringContainsString('Lighthouse & gulls', $this->text());
         self::assertStringContainsString('not here at the pull', $this->text());
         $this->postAndFollow("/items/{$this->gulls->id}/found", ['address' => 'C2']);

@@ -57,6 +57,15 @@ final class StatementsTest extends RoomTestCase
                 '/find?q=card',
                 '/find?theme=sea',
                 '/upkeep',
+                '/upkeep/homes?look=1',
+                '/upkeep/lying',
+                '/upkeep/lost',
+                '/upkeep/counts',
+                '/stores/places/C2/count',
+                '/upkeep/full',
+                '/upkeep/stocks',
+                '/upkeep/shopping',
+                '/upkeep/rounds',
             ] as $path
         ) {
             $log->statements = [];

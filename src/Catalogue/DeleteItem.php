@@ -34,6 +34,7 @@ final readonly class DeleteItem
         $this->database->delete('label_wish', ['item_id' => $item->id]);
         $this->database->delete('spot', ['item_id' => $item->id]);
         $this->database->delete('price', ['item_id' => $item->id]);
+        $this->database->delete('stock_rule', ['item_id' => $item->id]);
         $this->database->update('album_page', ['item_id' => null], ['item_id' => $item->id]);
         $this->database->update('item', ['parent_id' => null], ['parent_id' => $item->id]);
         $this->index->forgetItem((int) $item->id);

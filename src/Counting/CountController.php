@@ -58,7 +58,11 @@ final class CountController extends Page
             'months' => $this->histories->byMonth(),
             'last' => $this->histories->last(self::LAST),
             'units' => $this->room->units(),
-            'lit' => $this->room->litWith(array_map(static fn (PlaceHistory $one, int $nth): array => [$one->place, (string) ($nth + 1)], $due, array_keys($due))),
+            'lit' => $this->room->litWith(array_map(
+                static fn (PlaceHistory $one, int $nth): array => [$one->place, (string) ($nth + 1)],
+                $due,
+                array_keys($due),
+            )),
             'problem' => $problem,
         ]);
     }

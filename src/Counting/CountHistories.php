@@ -110,10 +110,10 @@ final readonly class CountHistories
     private function touched(): array
     {
         return $this->byPlace(
-            'SELECT m.place, count(*) AS n FROM (SELECT from_id AS place, at FROM movement WHERE at >= :since
-                 UNION ALL SELECT to_id, at FROM movement WHERE at >= :since) m
-             LEFT JOIN (SELECT place_id, max(at) AS at FROM place_count GROUP BY place_id) c ON c.place_id = m.place
-             WHERE c.at IS NULL OR m.at > c.at GROUP BY m.place',
+            'SELECT t.place, count(*) AS n FROM (SELECT from_id AS place, at FROM movement WHERE at >= :since
+                 UNION ALL SELECT to_id, at FROM movement WHERE at >= :since) t
+             LEFT JOIN (SELECT place_id, max(at) AS at FROM place_count GROUP BY place_id) c ON c.place_id = t.place
+             WHERE c.at IS NULL OR t.at > c.at GROUP BY t.place',
             ['since' => $this->since()],
         );
     }

@@ -16,7 +16,11 @@ final class CountRefused extends \DomainException implements Refusal
 
     public static function hasMoved(string $item, string $place): self
     {
-        return new self(\sprintf('%s was taken from %s, or put there, while you counted. The sheet shows what the log says now; look again at that line.', $item, $place));
+        return new self(\sprintf(
+            '%s was taken from %s, or put there, while you counted. The sheet shows what the log says now; look again at that line.',
+            $item,
+            $place,
+        ));
     }
 
     public static function notAllCounted(int $lines): self

@@ -21,7 +21,7 @@ final readonly class StepJournal
         'contact' => [], 'occasion' => [], 'kit_occasion' => [], 'kit_time' => [], 'other_hours' => [],
         'folder' => [], 'set_aside' => [], 'gift' => [], 'price' => [], 'album' => [], 'album_page' => [],
         'loan' => [], 'workshop' => [], 'share' => [], 'bag' => [], 'rest' => [],
-        'errand' => [], 'errand_task' => [], 'place_count' => [],
+        'errand' => [], 'errand_task' => [], 'place_count' => [], 'stock_rule' => [],
     ];
 
     public function __construct(private Connection $database)

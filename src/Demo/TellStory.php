@@ -6,6 +6,7 @@ namespace App\Demo;
 
 use App\Catalogue\ContentsReading;
 use App\Catalogue\KeepHomes;
+use App\Catalogue\Prices;
 use App\Catalogue\TakeIn;
 use App\Counting\CountPlace;
 use App\Cutting\AskForPieces;
@@ -76,6 +77,7 @@ final class TellStory
         private readonly LendAndTeach $lend,
         private readonly ContentsReading $contents,
         private readonly CountPlace $count,
+        private readonly Prices $prices,
     ) {
         $this->today = new \DateTimeImmutable('today', new \DateTimeZone('UTC'));
         $this->clock = new MockClock($this->today);
@@ -110,7 +112,8 @@ final class TellStory
     private function inOrder(): array
     {
         $story = $this->files->yaml('story');
-        $chapters = array_merge(...array_map(static fn (string $part): array => array_values($story->parts($part)), ['came_in', 'kits', 'loans', 'gave', 'counts']));
+        $parts = ['came_in', 'kits', 'loans', 'gave', 'counts'];
+        $chapters = array_merge(...array_map(static fn (string $part): array => array_values($story->parts($part)), $parts));
         $chapters = [...$chapters, ...$this->evenings($story)];
         $day = static fn (Said $chapter): int => $chapter->int($chapter->has('day') ? 'day' : 'planned');
         usort($chapters, static fn (Said $a, Said $b): int => $day($a) <=> $day($b));
@@ -136,9 +139,13 @@ final class TellStory
     {
         $this->at($chapter->int('day'), 11 * 60);
         foreach ($chapter->named('things') as $name => $quantity) {
-            $this->do($chapter->text('who'), function (Step $step) use ($name, $quantity): void {
+            $this->do($chapter->text('who'), function (Step $step) use ($chapter, $name, $quantity): void {
                 $item = $this->room->item($name);
                 $this->takeIn->stock($step, $item, $this->homes->homeOrHeap($item), (int) $quantity, Outside::Bought);
+                $paid = $chapter->named('paid')[$name] ?? null;
+                if (null !== $paid) {
+                    $this->prices->paid($item, (int) $paid, (int) $quantity, $this->day($chapter->int('day')), $chapter->text('at', ''));
+                }
             });
         }
     }

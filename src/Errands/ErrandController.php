@@ -160,7 +160,8 @@ final class ErrandController extends Page
     /** @return list<CareRow> */
     private function cares(ErrandStop $stop): array
     {
-        $kits = array_unique(array_filter(array_map(static fn (TaskRow $row): int => (int) $row->task->kit?->id, $stop->rows), static fn (int $id): bool => $id > 0));
+        $of = array_map(static fn (TaskRow $row): int => (int) $row->task->kit?->id, $stop->rows);
+        $kits = array_unique(array_filter($of, static fn (int $id): bool => $id > 0));
 
         return [] === $kits
             ? CareRow::onPull($stop->lines(), $this->me()->isChild)

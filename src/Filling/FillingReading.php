@@ -75,7 +75,7 @@ final readonly class FillingReading
                 );
             }
         }
-        usort($filled, static fn (FilledPlace $a, FilledPlace $b): int => max($b->filled->share, $b->filled->load) <=> max($a->filled->share, $a->filled->load));
+        usort($filled, static fn (FilledPlace $a, FilledPlace $b): int => $b->worst() <=> $a->worst());
 
         return new FilledRoom($mark, $today, $filled, $empty, $unmeasured);
     }
@@ -149,14 +149,14 @@ final readonly class FillingReading
         $since = $this->since($now);
         $all = intdiv((int) $since->diff($now)->days, 7);
         $rows = $this->database->iterateAssociative(
-            "SELECT i.*, m.place, CAST((julianday(m.at) - julianday(:since)) / 7 AS INTEGER) AS week, sum(m.change) AS quantity FROM (
-                 SELECT item_id, to_id AS place, at, quantity AS change FROM movement WHERE at >= :since AND reason NOT IN ('pull', 'return', 'park')
+            "SELECT i.*, c.place, CAST((julianday(c.at) - julianday(:since)) / 7 AS INTEGER) AS week, sum(c.change) AS quantity FROM (
+                 SELECT item_id, to_id AS place, at, quantity AS change FROM movement WHERE at >= :since AND +reason NOT IN ('pull', 'return', 'park')
                  UNION ALL
-                 SELECT item_id, from_id, at, -quantity FROM movement WHERE at >= :since AND reason NOT IN ('pull', 'return', 'park', 'use', 'cut')
+                 SELECT item_id, from_id, at, -quantity FROM movement WHERE at >= :since AND +reason NOT IN ('pull', 'return', 'park', 'use', 'cut')
                  UNION ALL
                  SELECT u.item_id, h.home_id, u.at, -u.quantity FROM movement u JOIN item h ON h.id = u.item_id
-                 WHERE u.at >= :since AND u.reason IN ('use', 'cut') AND h.home_id IS NOT NULL
-             ) m JOIN item i ON i.id = m.item_id JOIN place p ON p.id = m.place AND p.nature = 'storage' GROUP BY m.place, m.item_id, week",
+                 WHERE u.at >= :since AND +u.reason IN ('use', 'cut') AND h.home_id IS NOT NULL
+             ) c JOIN item i ON i.id = c.item_id JOIN place p ON p.id = c.place AND p.nature = 'storage' GROUP BY c.place, c.item_id, week",
             ['since' => $since->format('Y-m-d H:i:s')],
         );
         $weeks = [];

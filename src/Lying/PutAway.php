@@ -56,6 +56,8 @@ final readonly class PutAway
         $ordered = (new WalkingOrder())->of($stops, $heavy, RoundPurpose::PutAway->beginsLoaded());
         $tasks = array_merge(...array_map(static fn (Stop $stop): array => $byPlace[$stop->place], $ordered));
 
-        return ($this->begin)($step, Purpose::PutAway, Counted::names(array_map(static fn (Kit $kit): string => $kit->name, $kits), 'kit', 2), $tasks, isInOrder: true);
+        $name = Counted::names(array_map(static fn (Kit $kit): string => $kit->name, $kits), 'kit', 2);
+
+        return ($this->begin)($step, Purpose::PutAway, $name, $tasks, isInOrder: true);
     }
 }

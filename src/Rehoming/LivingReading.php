@@ -36,7 +36,7 @@ final readonly class LivingReading
     public function span(): LogSpan
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
-        $first = $this->database->fetchOne("SELECT min(at) FROM movement WHERE reason = 'pull'");
+        $first = $this->database->fetchOne("SELECT at FROM movement WHERE reason = 'pull' ORDER BY id LIMIT 1");
         $since = $now->modify(\sprintf('-%d days', self::DAYS));
         if (\is_string($first) && $first > $since->format('Y-m-d H:i:s')) {
             $since = new \DateTimeImmutable($first, new \DateTimeZone('UTC'));
@@ -104,7 +104,7 @@ final readonly class LivingReading
     private function kitsByItem(LogSpan $span): array
     {
         $rows = $this->database->fetchAllNumeric(
-            "SELECT DISTINCT m.item_id, m.kit_id FROM movement m WHERE m.at >= ? AND +m.reason = 'pull' AND m.kit_id IS NOT NULL
+            "SELECT m.item_id, m.kit_id FROM movement m WHERE m.at >= ? AND +m.reason = 'pull' AND +m.kit_id IS NOT NULL
              AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
             [$span->since->format('Y-m-d H:i:s')],
         );

@@ -277,6 +277,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('How large is a sheet of %s? Say that first.', $name));
     }
 
+    public static function isNoStock(string $name): self
+    {
+        return new self(\sprintf('%s is one thing: there is no stock of it.', $name));
+    }
+
     public static function isNoPaper(string $name): self
     {
         return new self(\sprintf('%s is no paper.', $name));

@@ -117,6 +117,7 @@ final readonly class RestoreRows
             'rest' => 'how it lies',
             'errand', 'errand_task' => 'the round',
             'place_count' => 'the count',
+            'stock_rule' => 'what is kept of it',
             default => '“'.$change->text('name').'”',
         });
     }
@@ -166,6 +167,7 @@ final readonly class RestoreRows
             'rest' => 'How it lies',
             'errand', 'errand_task' => 'The round',
             'place_count' => 'The count',
+            'stock_rule' => 'What is kept of it',
             default => (string) ($row['name'] ?? 'Something'),
         };
     }

@@ -64,6 +64,8 @@ async function allPages(page) {
         '/upkeep/counts',
         '/stores/places/D2/count',
         '/upkeep/full',
+        '/upkeep/stocks',
+        '/upkeep/shopping',
         '/upkeep/rounds',
         '/upkeep/people',
         pulling,

@@ -124,3 +124,34 @@ test('what lies about on two trays goes home in one round', { timeout: 180000 },
     assert.deepEqual(audit(room.data).differences, []);
     assert.deepEqual(ben.complaints, []);
 });
+
+test('a shopping trip: what is due, what it may cost, and home with it', { timeout: 120000 }, async () => {
+    const ada = await person(browser, room, 'ada', { bypassCSP: true });
+    await ada.goto('/upkeep/stocks');
+    const row = ada.locator('.stocks .row', { hasText: 'White A2 panels' });
+    assert.match(await row.innerText(), /\d+ left[\s\S]*a week[\s\S]*order now/);
+    assert.ok((await row.locator('svg.stock').count()) === 1);
+    await row.locator('summary').click();
+    await row.getByLabel('Always keep').fill('many');
+    await press(ada, () => row.getByRole('button', { name: 'Write it down' }).click());
+    assert.ok((await row.locator('.field-error').innerText()).length > 3, 'told beside its field');
+    await row.getByLabel('Always keep').fill('20');
+    await row.getByLabel('Buy below').fill('1.00');
+    await row.getByLabel('for so much').fill('100');
+    await press(ada, () => row.getByRole('button', { name: 'Write it down' }).click());
+    assert.match(await said(ada), /what is kept of White A2 panels/);
+    assert.deepEqual(await violations(ada), []);
+    await ada.goto('/upkeep/shopping');
+    const line = ada.locator('.shopping .row', { hasText: 'White A2 panels' });
+    assert.match(await line.innerText(), /above what you pay/);
+    assert.match(await line.innerText(), /You have one like it already/);
+    await line.locator('input.quantity').first().fill('120');
+    await line.locator('input[name=price]').fill('14.40');
+    await press(ada, () => line.getByRole('button', { name: /Bought/ }).click());
+    assert.match(await said(ada), /120 of White A2 panels in D2, for 14.40/);
+    assert.equal(await line.count(), 0, 'it is off the list');
+    assert.match(await ada.locator('.spent').innerText(), /Marrowlight Paper/);
+    assert.deepEqual(await violations(ada), []);
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ada.complaints, []);
+});

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Restock;
+
+use App\Kits\Shortfall;
+use App\Kits\ShortfallReading;
+use Lottel\Core\Upkeep\Restock\Forecast;
+use Lottel\Core\Upkeep\Restock\PackPrice;
+
+/** What is to be bought, by shop: stocks that are due, and what is missing for the kits that are open. */
+final readonly class ShoppingList
+{
+    public function __construct(private StockReading $stocks, private ShortfallReading $shortfalls, private AlikeReading $alike)
+    {
+    }
+
+    /** @return array<string, list<ShoppingLine>> by shop, the empty one last */
+    public function byShop(): array
+    {
+        $lines = [];
+        foreach ($this->stocks->all() as $row) {
+            if ($row->isSoon() && $row->toBuy() > 0) {
+                $why = $row->forecast->isDue() ? 'running out' : 'to be ordered this week';
+                $lines[$row->thing->id] = new ShoppingLine($row->thing, $row->toBuy(), $why, $row->cents(), $row->shop, [], $row->isDear());
+            }
+        }
+        foreach ($this->shortfalls->all() as $missing) {
+            $lines[$missing->thing->id] = self::withKits($missing, $lines[$missing->thing->id] ?? null);
+        }
+        $byShop = [];
+        $alike = $this->alike->of(array_keys($lines));
+        foreach ($lines as $item => $line) {
+            $byShop[$line->shop][] = new ShoppingLine($line->thing, $line->quantity, $line->why, $line->cents, $line->shop, $alike[$item] ?? [], $line->isDear);
+        }
+        uksort($byShop, static fn (string $a, string $b): int => ['' === $a, $a] <=> ['' === $b, $b]);
+
+        return $byShop;
+    }
+
+    private static function rounded(Shortfall $missing): int
+    {
+        return Forecast::inPacks($missing->missing(), PackPrice::leastOf($missing->thing->tracking));
+    }
+
+    /** The shortfall is in what a stock wants already; else it is a line of its own. */
+    private static function withKits(Shortfall $missing, ?ShoppingLine $line): ShoppingLine
+    {
+        $for = 'for '.implode(', ', $missing->kits);
+
+        return null === $line
+            ? new ShoppingLine($missing->thing, self::rounded($missing), $for, $missing->cents, $missing->shop, [], false)
+            : new ShoppingLine(
+                $line->thing,
+                max($line->quantity, self::rounded($missing)),
+                $line->why.', and '.$for,
+                $line->quantity >= $missing->missing() ? $line->cents : $missing->cents,
+                $line->shop,
+                [],
+                $line->isDear,
+            );
+    }
+}
