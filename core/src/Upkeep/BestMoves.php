@@ -32,9 +32,10 @@ final readonly class BestMoves
     public function of(array $things, array $places, int $most): Moves
     {
         $question = new Rehoming($things, $places, $most);
-        $effort = new Effort($this->tries);
+        $pricing = new Effort(intdiv($this->tries, 2));
+        $effort = new Effort($this->tries - intdiv($this->tries, 2));
         $prices = new RoomPrices($question);
-        $wished = $this->price($prices, 0.0, self::FIRST_STEPS, $effort);
+        $wished = $this->price($prices, 0.0, self::FIRST_STEPS, self::PATIENCE, $pricing);
         $best = [];
         for ($round = 0; $round < self::ROUNDS && $effort->isLeft() && $prices->bound() > $question->saved($best) + $question->tolerance; ++$round) {
             $search = new MoveSearch($question, $prices->prices());
@@ -42,11 +43,11 @@ final readonly class BestMoves
                 $found = $search->from($from, $effort);
                 $best = self::better($question, $found, $best) ? $found : $best;
             }
-            $wished = $this->price($prices, $question->saved($best), self::STEPS, $effort);
+            $wished = $this->price($prices, $question->saved($best), self::STEPS, 1, $pricing);
         }
         $isProven = $prices->bound() <= $question->saved($best) + $question->tolerance;
         if (\count($things) <= self::MOST_TRIED) {
-            $every = new EveryMove($question, $prices, $prices->prices(), $best, new Effort(max(self::PROOF, $effort->left())));
+            $every = new EveryMove($question, $prices, $prices->prices(), $best, new Effort(max(self::PROOF, $effort->left() + $pricing->left())));
             $best = $every->best();
             $isProven = $isProven || $every->isProven();
         }
@@ -61,16 +62,20 @@ final readonly class BestMoves
         );
     }
 
-    /** @return array<int, int> the moves that the last prices would make */
-    private function price(RoomPrices $prices, float $known, int $steps, Effort $effort): array
+    /**
+     * @param int $least so many steps are made whatever they take
+     *
+     * @return array<int, int> the moves that the last prices would make
+     */
+    private function price(RoomPrices $prices, float $known, int $steps, int $least, Effort $effort): array
     {
         $wished = [];
-        [$stride, $waited, $least] = [1.5, 0, \INF];
-        for ($step = 0; $step < $steps && ($step < self::PATIENCE || $effort->isLeft()); ++$step) {
+        [$stride, $waited, $bound] = [1.5, 0, \INF];
+        for ($step = 0; $step < $steps && ($step < $least || $effort->isLeft()); ++$step) {
             $wished = $prices->step($known, $stride);
             $effort->spend($prices->size());
-            $waited = $prices->bound() < $least ? 0 : $waited + 1;
-            $least = min($least, $prices->bound());
+            $waited = $prices->bound() < $bound ? 0 : $waited + 1;
+            $bound = min($bound, $prices->bound());
             if ($waited >= self::PATIENCE) {
                 [$stride, $waited] = [$stride / 2, 0];
             }

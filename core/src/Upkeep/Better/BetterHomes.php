@@ -27,10 +27,10 @@ final readonly class BetterHomes
     public function of(array $households, array $places, int $most): HomesPlan
     {
         $question = new HomesQuestion($households, $places);
-        $to = $this->search->of($question->things(), $question->places(), $most)->to;
+        $to = $question->find($this->search, $most);
         for ($attempt = 1; $attempt < self::ATTEMPTS && [] !== ($tooHeavy = $question->tooHeavy($to)); ++$attempt) {
             $question->forbid($tooHeavy);
-            $to = $this->search->of($question->things(), $question->places(), $most)->to;
+            $to = $question->find($this->search, $most);
         }
 
         return new HomesPlan(

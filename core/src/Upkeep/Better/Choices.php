@@ -20,8 +20,8 @@ final class Choices
     /** @var list<int> numbers of the places, the nearest first */
     private array $byReach;
 
-    /** @var list<int> numbers of the places that others would leave, those with the most to gain first */
-    private array $left;
+    /** @var array<int, float> */
+    private array $seconds;
 
     /** @var array<int, string> */
     private array $labels;
@@ -29,7 +29,7 @@ final class Choices
     private readonly Series $series;
     private readonly Kin $kin;
 
-    /** @var array<string, string|null> why not, by what home and place say and by thing */
+    /** @var array<string, string|null> why not, by what home and place say and by household */
     private array $known = [];
 
     /**
@@ -43,69 +43,99 @@ final class Choices
         array $households,
         private readonly MayLive $rules = new MayLive(),
     ) {
+        $this->seconds = array_map(static fn (Dwelling $dwelling): float => $dwelling->reach->total(), $dwellings);
         $this->byReach = array_keys($dwellings);
-        usort($this->byReach, static fn (int $a, int $b): int => $dwellings[$a]->reach->total() <=> $dwellings[$b]->reach->total() ?: $a <=> $b);
+        usort($this->byReach, fn (int $a, int $b): int => $this->seconds[$a] <=> $this->seconds[$b] ?: $a <=> $b);
         $labels = [];
         foreach ($dwellings as $id => $dwelling) {
             $labels[$id] = $dwelling->label();
         }
         $numbers = array_flip(array_values(array_unique($labels)));
         $this->labels = array_map(static fn (string $label): string => (string) $numbers[$label], $labels);
-        $this->left = $this->wouldBeLeft($households);
         $this->series = Series::of($households, $dwellings);
         $this->kin = Kin::of($households, $dwellings);
     }
 
-    /** @return list<int> numbers of places, the nearest first */
-    public function of(Household $household): array
+    /**
+     * Returns where each household may move: nearer, where that pays within a year; and elsewhere, where others would come to its home.
+     *
+     * @param list<Household> $households
+     *
+     * @return list<list<int>> numbers of places
+     */
+    public function of(array $households): array
     {
-        if (!$household->isHere || $this->series->holds($household->home)) {
-            return [];
-        }
-        $home = $this->dwellings[$household->home];
-        $size = $household->millilitres();
-        $thing = serialize($household->things);
-        $nearer = $roomy = [];
-        foreach ($this->byReach as $id) {
-            $reach = $this->dwellings[$id]->reach->total();
-            $isNearer = $household->uses > 0 && \count($nearer) < self::NEARER && $reach < $home->reach->total() - self::LEAST;
-            $isRoomy = \count($roomy) < self::ROOMY && $this->free[$id] >= $size;
-            if (($isNearer || $isRoomy) && $this->may($household, $home, $id, $thing)) {
-                $isNearer ? $nearer[] = $id : $roomy[] = $id;
-            }
-            if (self::ROOMY === \count($roomy) && (self::NEARER === \count($nearer) || $reach >= $home->reach->total())) {
-                break;
-            }
-        }
+        $nearer = array_map($this->nearer(...), $households);
+        $wanted = array_fill_keys(array_merge(...$nearer), true);
+        $left = $this->leftByThose($households, $nearer);
 
-        return array_values(array_unique([...$nearer, ...$roomy, ...$this->leftByOthers($household, $home, $thing)]));
+        return array_map(
+            fn (Household $household, array $may): array => isset($wanted[$household->home])
+                ? array_values(array_unique([...$may, ...$this->roomy($household), ...$this->among($left, $household)]))
+                : $may,
+            $households,
+            $nearer,
+        );
     }
 
-    /** @return list<int> */
-    private function leftByOthers(Household $household, Dwelling $home, string $thing): array
+    /** @return list<int> the nearest first */
+    private function nearer(Household $household): array
     {
-        $left = [];
-        foreach ($this->left as $id) {
-            if (\count($left) < self::LEFT_BY_OTHERS && $this->may($household, $home, $id, $thing)) {
-                $left[] = $id;
+        $home = $this->dwellings[$household->home];
+        $nearer = [];
+        foreach ($household->uses > 0 ? $this->byReach : [] as $id) {
+            $isFelt = $this->seconds[$id] < $this->seconds[$home->id] - self::LEAST;
+            if (\count($nearer) >= self::NEARER || !$isFelt || !Exchange::paysAlone($household, $home, $this->dwellings[$id])) {
+                break;
+            }
+            if ($this->may($household, $home, $id)) {
+                $nearer[] = $id;
             }
         }
 
-        return $left;
+        return $nearer;
+    }
+
+    /** @return list<int> the nearest ones that have room for it */
+    private function roomy(Household $household): array
+    {
+        $roomy = [];
+        foreach ($this->byReach as $id) {
+            if (\count($roomy) >= self::ROOMY) {
+                break;
+            }
+            if ($this->free[$id] >= $household->millilitres() && $this->may($household, $this->dwellings[$household->home], $id)) {
+                $roomy[] = $id;
+            }
+        }
+
+        return $roomy;
+    }
+
+    /**
+     * @param list<int> $left
+     *
+     * @return list<int> a few of those that it may go to
+     */
+    private function among(array $left, Household $household): array
+    {
+        $home = $this->dwellings[$household->home];
+
+        return \array_slice(array_values(array_filter($left, fn (int $id): bool => $this->may($household, $home, $id))), 0, self::LEFT_BY_OTHERS);
     }
 
     /**
      * @param list<Household> $households
+     * @param list<list<int>> $nearer
      *
-     * @return list<int>
+     * @return list<int> numbers of the places that others would leave, those with the most to gain first
      */
-    private function wouldBeLeft(array $households): array
+    private function leftByThose(array $households, array $nearer): array
     {
-        $nearest = [] === $this->byReach ? 0.0 : $this->dwellings[$this->byReach[0]]->reach->total();
         $gains = [];
-        foreach ($households as $household) {
-            $gain = $household->uses * ($this->dwellings[$household->home]->reach->total() - $nearest - self::LEAST);
-            if ($gain > 0) {
+        foreach ($households as $i => $household) {
+            if ([] !== $nearer[$i]) {
+                $gain = $household->uses * ($this->seconds[$household->home] - $this->seconds[$nearer[$i][0]]);
                 $gains[$household->home] = ($gains[$household->home] ?? 0) + $gain;
             }
         }
@@ -114,17 +144,24 @@ final class Choices
         return \array_slice(array_keys($gains), 0, self::MOST_LEFT);
     }
 
-    private function may(Household $household, Dwelling $home, int $id, string $thing): bool
+    private function may(Household $household, Dwelling $home, int $id): bool
     {
-        if ($id === $home->id || $this->series->holds($id)) {
+        if ($id === $home->id || !$household->isHere || $this->series->holds($home->id) || $this->series->holds($id)) {
             return false;
         }
         $place = $this->dwellings[$id];
-        $key = $this->labels[$home->id].' '.$this->labels[$place->id].' '.$thing;
+
+        return $this->belongs($household, $home, $place) && $this->kin->has($household, $place)
+            && null === $this->rules->whyThere($household, $home, $place);
+    }
+
+    private function belongs(Household $household, Dwelling $home, Dwelling $place): bool
+    {
+        $key = $this->labels[$home->id].' '.$this->labels[$place->id].' '.spl_object_id($household);
         if (!\array_key_exists($key, $this->known)) {
             $this->known[$key] = $this->rules->whyByLabel($household, $home, $place);
         }
 
-        return null === $this->known[$key] && $this->kin->has($household, $place) && null === $this->rules->whyThere($household, $home, $place);
+        return null === $this->known[$key];
     }
 }

@@ -30,10 +30,23 @@ final readonly class Exchange
     public function costs(): float
     {
         return array_sum(array_map(
-            static fn (BetterHome $move): float => $move->from->reach->total() + $move->to->reach->total()
-                + (\count($move->household->things) - 1) * ($move->from->reach->take + $move->to->reach->take) + self::LABEL_SECONDS,
+            static fn (BetterHome $move): float => self::costOf($move->household, $move->from, $move->to),
             $this->moves,
         ));
+    }
+
+    /** Whether the move of one household pays for itself within a year. */
+    public static function paysAlone(Household $household, Dwelling $from, Dwelling $to): bool
+    {
+        $saves = $household->uses * ($from->reach->total() - $to->reach->total());
+
+        return $saves > 0 && self::costOf($household, $from, $to) / $saves * self::WEEKS_IN_MONTH <= self::WORTH_WEEKS;
+    }
+
+    private static function costOf(Household $household, Dwelling $from, Dwelling $to): float
+    {
+        return $from->reach->total() + $to->reach->total() + self::LABEL_SECONDS
+            + (\count($household->things) - 1) * ($from->reach->take + $to->reach->take);
     }
 
     /** Returns after how many weeks it has paid for itself; infinite where it saves nothing. */

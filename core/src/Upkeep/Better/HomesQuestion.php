@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lottel\Core\Upkeep\Better;
 
 use Lottel\Core\Homes\Contents;
+use Lottel\Core\Upkeep\BestMoves;
 use Lottel\Core\Upkeep\Living;
 use Lottel\Core\Upkeep\LivingPlace;
 
@@ -37,28 +38,52 @@ final class HomesQuestion
         }
         $this->load = $load;
         $free = array_map(fn (int $id): int => $this->room($id) - $load[$id], array_combine($this->ids, $this->ids));
-        $choices = new Choices($dwellings, $free, $households);
         $this->may = array_map(
-            fn (Household $household): array => array_map(fn (int $id): int => $this->numbers[$id], $choices->of($household)),
-            $households,
+            fn (array $places): array => array_map(fn (int $id): int => $this->numbers[$id], $places),
+            (new Choices($dwellings, $free, $households))->of($households),
         );
     }
 
-    /** @return list<Living> */
-    public function things(): array
+    /**
+     * Returns the moves that save most. Only households that may move are searched among; the others take up their room.
+     *
+     * @return array<int, int> places by household, both by number
+     */
+    public function find(BestMoves $search, int $most): array
     {
-        return array_map(
-            fn (Household $household, array $may): Living => new Living($this->numbers[$household->home], $household->uses, $household->millilitres(), $may),
-            $this->households,
-            $this->may,
-        );
+        $movable = array_keys(array_filter($this->may, static fn (array $may): bool => [] !== $may));
+        if ([] === $movable) {
+            return [];
+        }
+        $found = [];
+        foreach ($search->of(array_map($this->living(...), $movable), $this->places($movable), $most)->to as $i => $number) {
+            $found[$movable[$i]] = $number;
+        }
+
+        return $found;
     }
 
-    /** @return list<LivingPlace> */
-    public function places(): array
+    private function living(int $i): Living
     {
+        $household = $this->households[$i];
+
+        return new Living($this->numbers[$household->home], $household->uses, $household->millilitres(), $this->may[$i]);
+    }
+
+    /**
+     * @param list<int> $movable numbers of households
+     *
+     * @return list<LivingPlace> with the room that is left by those that stay
+     */
+    private function places(array $movable): array
+    {
+        $staying = $this->load;
+        foreach ($movable as $i) {
+            $staying[$this->households[$i]->home] -= $this->households[$i]->millilitres();
+        }
+
         return array_map(
-            fn (int $id): LivingPlace => new LivingPlace($this->dwellings[$id]->reach->total(), max(0, $this->room($id))),
+            fn (int $id): LivingPlace => new LivingPlace($this->dwellings[$id]->reach->total(), max(0, $this->room($id) - $staying[$id])),
             $this->ids,
         );
     }
