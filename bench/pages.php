@@ -64,6 +64,7 @@ $pages = [
     'runs out' => ['/upkeep/stocks'],
     'shopping' => ['/upkeep/shopping'],
     'full' => ['/upkeep/full'],
+    'figures' => ['/upkeep/figures'],
     'better homes, found' => ['/upkeep/homes?look=1'],
     'year' => ['/year'],
     'dates' => ['/occasions'],

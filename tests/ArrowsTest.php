@@ -24,6 +24,7 @@ final class ArrowsTest extends TestCase
         ],
         'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],
         'Errands' => ['Catalogue', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
+        'Figures' => ['Database', 'Web'],
         'Filling' => ['Catalogue', 'Database', 'Stores', 'Web'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],

@@ -42,6 +42,7 @@ final class FillingTest extends RoomTestCase
         self::assertStringContainsString('Within children’s reach', $this->text());
         self::assertTrue($this->of('C2')->filled->isOver());
         self::assertFalse($this->of('C4')->filled->isOver());
+        self::assertSame(['Craft knife'], $this->of('C4')->dangers);
     }
 
     public function testAChangeIsSeenAtOnce(): void

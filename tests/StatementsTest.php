@@ -63,6 +63,7 @@ final class StatementsTest extends RoomTestCase
                 '/upkeep/counts',
                 '/stores/places/C2/count',
                 '/upkeep/full',
+                '/upkeep/figures',
                 '/upkeep/stocks',
                 '/upkeep/shopping',
                 '/upkeep/rounds',

@@ -9,7 +9,7 @@ final readonly class FilledRoom
 {
     /**
      * @param array{int, string, int, string} $mark
-     * @param list<FilledPlace> $places those that are measured and hold something, the fullest first
+     * @param list<FilledPlace> $places those of which there is something to tell, the fullest first
      * @param list<string> $empty addresses of those that hold nothing
      * @param int $unmeasured places that hold something and are not measured inside
      */

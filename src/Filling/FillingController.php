@@ -12,7 +12,7 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Which places are full, heavy, growing, empty. */
 final class FillingController extends Page
 {
-    private const SHOWN = 40;
+    private const SHOWN = 25;
 
     #[Route('/upkeep/full', name: 'full', methods: ['GET'])]
     public function index(FillingReading $reading, RoomReading $room): Response
@@ -25,7 +25,10 @@ final class FillingController extends Page
             'near' => \array_slice($now->near(), 0, self::SHOWN),
             'growing' => \array_slice($now->growing(), 0, self::SHOWN),
             'dangerous' => \array_slice($now->dangerous(), 0, self::SHOWN),
-            'lit' => $room->litWith(array_map(static fn (FilledPlace $place): array => [$place->id, $place->worst().' %'], $now->over())),
+            'lit' => $room->litWith(array_map(
+                static fn (FilledPlace $place): array => [$place->id, $place->worst().' %'],
+                \array_slice($now->over(), 0, self::SHOWN),
+            )),
         ]);
     }
 }

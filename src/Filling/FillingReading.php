@@ -77,7 +77,9 @@ final readonly class FillingReading
         }
         usort($filled, static fn (FilledPlace $a, FilledPlace $b): int => $b->worst() <=> $a->worst());
 
-        return new FilledRoom($mark, $today, $filled, $empty, $unmeasured);
+        $isTold = static fn (FilledPlace $place): bool => $place->filled->isOver() || $place->filled->isNear() || $place->isGrowing() || [] !== $place->dangers;
+
+        return new FilledRoom($mark, $today, array_values(array_filter($filled, $isTold)), $empty, $unmeasured);
     }
 
     /**

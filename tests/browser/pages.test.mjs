@@ -64,6 +64,7 @@ async function allPages(page) {
         '/upkeep/counts',
         '/stores/places/D2/count',
         '/upkeep/full',
+        '/upkeep/figures',
         '/upkeep/stocks',
         '/upkeep/shopping',
         '/upkeep/rounds',

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Figures;
+
+use App\Web\Csv;
+use App\Web\Page;
+use Lottel\Core\Upkeep\Figures\Share;
+use Lottel\Core\Upkeep\Figures\Trend;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The figures of upkeep on one page, each with the rows behind it. */
+final class FiguresController extends Page
+{
+    private const COLUMNS = [
+        'month', 'came back', 'within a day', 'lines counted', 'as the log said', 'scraps kept', 'scraps gone', 'cut mm²', 'pieces mm²', 'waste mm²',
+        'seconds saved a month',
+    ];
+
+    public function __construct(private readonly FiguresReading $reading)
+    {
+    }
+
+    #[Route('/upkeep/figures', name: 'figures', methods: ['GET'])]
+    public function index(): Response
+    {
+        $now = $this->reading->now();
+
+        return $this->render('figures/figures.html.twig', [
+            'months' => $now->months,
+            'kinds' => $now->kinds,
+            'back_trend' => Trend::of(array_map(static fn (MonthFigures $month): Share => $month->back, $now->months)),
+            'right_trend' => Trend::of(array_map(static fn (MonthFigures $month): Share => $month->right, $now->months)),
+        ]);
+    }
+
+    #[Route('/upkeep/figures.csv', name: 'figures_csv', methods: ['GET'])]
+    public function csv(): Response
+    {
+        $rows = array_map(static fn (MonthFigures $month): array => array_map(strval(...), [
+            $month->month,
+            $month->back->whole,
+            $month->back->part,
+            $month->right->whole,
+            $month->right->part,
+            $month->scrapsIn,
+            $month->scrapsOut,
+            $month->used->whole,
+            $month->used->part,
+            $month->waste->part,
+            $month->saved,
+        ]), $this->reading->now()->months);
+
+        return $this->download(Csv::file([self::COLUMNS, ...$rows]), 'text/csv; charset=utf-8', 'figures.csv');
+    }
+}
