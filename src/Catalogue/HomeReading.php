@@ -271,7 +271,7 @@ final class HomeReading implements ResetInterface
      */
     private function reachWarnings(PlaceRow $place, array $contents): array
     {
-        $height = $this->height($place);
+        $height = $this->room->heightOf($place);
         $warnings = array_map(
             static fn (ThingRow $row): ?string => ChildReach::warning($row->thing->name, $place->address, $row->hazards, $place->isChildSafe, $height),
             $contents,
@@ -288,15 +288,7 @@ final class HomeReading implements ResetInterface
 
     private function capacity(PlaceRow $place): ?Capacity
     {
-        return $place->capacity($this->height($place));
-    }
-
-    /** How high the middle of the front is that is seen around a place, in millimetres above the floor. */
-    private function height(PlaceRow $place): int
-    {
-        $front = $this->room->place($this->room->frontOf($place->id) ?? 0)?->front;
-
-        return $front?->middleAboveFloor($place->unitHeight, $place->aboveFloor)->wholeMillimetres() ?? 0;
+        return $place->capacity($this->room->heightOf($place));
     }
 
     /** @return list<PlaceForHome> all places with a few of their contents, the room that is left and the reach from the bench */

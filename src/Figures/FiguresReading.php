@@ -4,35 +4,25 @@ declare(strict_types=1);
 
 namespace App\Figures;
 
-use App\Database\RoomMark;
+use App\Database\KeptUntilChanged;
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Upkeep\Figures\Share;
-use Psr\Cache\CacheItemPoolInterface;
 
 /** The figures of the room, month by month; kept until something of it changes. */
 final readonly class FiguresReading
 {
     private const NOT_REVERSED = 'NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)';
 
-    public function __construct(private Connection $database, private Months $months, private RoomMark $mark, private CacheItemPoolInterface $cache)
+    public function __construct(private Connection $database, private Months $months, private KeptUntilChanged $kept)
     {
     }
 
     public function now(): RoomFigures
     {
-        $mark = [$this->mark->now(), $this->months->since()];
-        $kept = $this->cache->getItem('figures');
-        $known = $kept->get();
-        if ($known instanceof RoomFigures && $known->mark === $mark && $this->mark->follows($mark[0])) {
-            return $known;
-        }
-        $found = new RoomFigures($mark, $this->byMonth(), $this->kinds());
-        $this->cache->save($kept->set($found));
-
-        return $found;
+        return $this->kept->get(RoomFigures::class, $this->months->since(), fn (): RoomFigures => new RoomFigures($this->byMonth(), $this->kinds()));
     }
 
     /** @return list<MonthFigures> */

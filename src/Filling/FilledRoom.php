@@ -4,16 +4,15 @@ declare(strict_types=1);
 
 namespace App\Filling;
 
-/** All places with how full they are, as they were found when the log and the records had come so far. */
+/** The places of which there is something to tell. */
 final readonly class FilledRoom
 {
     /**
-     * @param array{int, string, int, string} $mark
      * @param list<FilledPlace> $places those of which there is something to tell, the fullest first
      * @param list<string> $empty addresses of those that hold nothing
      * @param int $unmeasured places that hold something and are not measured inside
      */
-    public function __construct(public array $mark, public string $day, public array $places, public array $empty, public int $unmeasured)
+    public function __construct(public array $places, public array $empty, public int $unmeasured)
     {
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Filling;
 
 use App\Catalogue\ThingRow;
-use App\Database\RoomMark;
+use App\Database\KeptUntilChanged;
 use App\Database\Row;
 use App\Stores\PlaceReading;
 use App\Stores\PlaceRow;
@@ -16,7 +16,6 @@ use Lottel\Core\Homes\Contents;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Upkeep\Filling\Filled;
 use Lottel\Core\Upkeep\Filling\Growth;
-use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\Clock\ClockInterface;
 
 /** How full and how heavy all places are; kept until something of the room changes. */
@@ -28,36 +27,24 @@ final readonly class FillingReading
         private Connection $database,
         private PlaceReading $places,
         private RoomReading $room,
-        private RoomMark $mark,
-        private CacheItemPoolInterface $cache,
+        private KeptUntilChanged $kept,
         private ClockInterface $clock,
     ) {
     }
 
     public function now(): FilledRoom
     {
-        $mark = $this->mark->now();
-        $today = $this->clock->now()->format('Y-m-d');
-        $kept = $this->cache->getItem('filling');
-        $known = $kept->get();
-        if ($known instanceof FilledRoom && $known->mark === $mark && $known->day === $today && $this->mark->follows($mark)) {
-            return $known;
-        }
-        $found = $this->found($mark, $today);
-        $this->cache->save($kept->set($found));
-
-        return $found;
+        return $this->kept->get(FilledRoom::class, $this->clock->now()->format('Y-m-d'), $this->found(...));
     }
 
-    /** @param array{int, string, int, string} $mark */
-    private function found(array $mark, string $today): FilledRoom
+    private function found(): FilledRoom
     {
         [$contents, $things, $dangers] = $this->contents();
         $growth = $this->growth();
         $filled = $empty = [];
         $unmeasured = 0;
         foreach ($this->places->inRoom() as $place) {
-            $capacity = $place->capacity($this->height($place));
+            $capacity = $place->capacity($this->room->heightOf($place));
             if (!isset($contents[$place->id])) {
                 $empty[] = $place->address;
             } elseif (null === $capacity) {
@@ -79,7 +66,7 @@ final readonly class FillingReading
 
         $isTold = static fn (FilledPlace $place): bool => $place->filled->isOver() || $place->filled->isNear() || $place->isGrowing() || [] !== $place->dangers;
 
-        return new FilledRoom($mark, $today, array_values(array_filter($filled, $isTold)), $empty, $unmeasured);
+        return new FilledRoom(array_values(array_filter($filled, $isTold)), $empty, $unmeasured);
     }
 
     /**
@@ -117,17 +104,10 @@ final readonly class FillingReading
      */
     private function dangers(PlaceRow $place, array $things): array
     {
-        $height = $this->height($place);
+        $height = $this->room->heightOf($place);
         $isDanger = static fn (ThingRow $row): bool => [] !== ChildReach::endangers($row->hazards, $place->isChildSafe, $height);
 
         return array_values(array_map(static fn (ThingRow $row): string => $row->thing->name, array_filter($things, $isDanger)));
-    }
-
-    private function height(PlaceRow $place): int
-    {
-        $front = $this->room->place($this->room->frontOf($place->id) ?? 0)?->front;
-
-        return $front?->middleAboveFloor($place->unitHeight, $place->aboveFloor)->wholeMillimetres() ?? 0;
     }
 
     /** The beginning of what is looked at; what came in in the first week of the log was there before, and is no growth. */

@@ -7,7 +7,6 @@ namespace App\Rehoming;
 use App\Catalogue\ThingRow;
 use App\Database\Row;
 use App\Stores\PlaceReading;
-use App\Stores\PlaceRow;
 use App\Stores\ReachOfPlaces;
 use App\Stores\RoomReading;
 use Doctrine\DBAL\Connection;
@@ -154,7 +153,7 @@ final readonly class LivingReading
     {
         $dwellings = [];
         foreach ($this->places->inRoom() as $place) {
-            $height = $this->height($place);
+            $height = $this->room->heightOf($place);
             $dwellings[$place->id] = new Dwelling(
                 $place->id,
                 $place->address,
@@ -173,12 +172,5 @@ final readonly class LivingReading
         }
 
         return $dwellings;
-    }
-
-    private function height(PlaceRow $place): int
-    {
-        $front = $this->room->place($this->room->frontOf($place->id) ?? 0)?->front;
-
-        return $front?->middleAboveFloor($place->unitHeight, $place->aboveFloor)->wholeMillimetres() ?? 0;
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Restock;
 
 use App\Catalogue\ThingLine;
-use App\Database\RoomMark;
+use App\Database\KeptUntilChanged;
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Log\Tracking;
@@ -13,7 +13,6 @@ use Lottel\Core\Upkeep\Restock\BurnRate;
 use Lottel\Core\Upkeep\Restock\Forecast;
 use Lottel\Core\Upkeep\Restock\PackPrice;
 use Lottel\Core\Upkeep\Restock\StockRule;
-use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\Clock\ClockInterface;
 
 /** What is used up and when it runs out, from the log; kept until something of the room changes. */
@@ -25,8 +24,7 @@ final readonly class StockReading
 
     public function __construct(
         private Connection $database,
-        private RoomMark $mark,
-        private CacheItemPoolInterface $cache,
+        private KeptUntilChanged $kept,
         private ClockInterface $clock,
     ) {
     }
@@ -34,16 +32,7 @@ final readonly class StockReading
     /** @return list<StockRow> those that are to be ordered soonest first */
     public function all(): array
     {
-        $mark = [$this->mark->now(), $this->clock->now()->format('Y-m-d')];
-        $kept = $this->cache->getItem('stocks');
-        $known = $kept->get();
-        if ($known instanceof KeptStocks && $known->mark === $mark && $this->mark->follows($mark[0])) {
-            return $known->stocks;
-        }
-        $stocks = $this->found();
-        $this->cache->save($kept->set(new KeptStocks($mark, $stocks)));
-
-        return $stocks;
+        return $this->kept->get(Stocks::class, $this->clock->now()->format('Y-m-d'), fn (): Stocks => new Stocks($this->found()))->rows;
     }
 
     /** @return list<StockRow> */

@@ -77,6 +77,14 @@ final class RoomReading implements ResetInterface
         return isset($this->columns()[$id]) ? $this->known($id) : null;
     }
 
+    /** Returns how high the middle of the front is that is seen around a place, in millimetres above the floor; 0 where it has none. */
+    public function heightOf(PlaceRow $place): int
+    {
+        $front = $this->place($this->frontOf($place->id) ?? 0)?->front;
+
+        return $front?->middleAboveFloor($place->unitHeight, $place->aboveFloor)->wholeMillimetres() ?? 0;
+    }
+
     /** @return array<int, int> how many inner places are behind a front that has some, by the place of the front */
     public function boxes(): array
     {
