@@ -65,6 +65,7 @@ $pages = [
     'shopping' => ['/upkeep/shopping'],
     'full' => ['/upkeep/full'],
     'figures' => ['/upkeep/figures'],
+    'not used' => ['/upkeep/idle', '/upkeep/idle?months=6'],
     'better homes, found' => ['/upkeep/homes?look=1'],
     'year' => ['/year'],
     'dates' => ['/occasions'],

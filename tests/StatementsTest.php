@@ -64,6 +64,7 @@ final class StatementsTest extends RoomTestCase
                 '/stores/places/C2/count',
                 '/upkeep/full',
                 '/upkeep/figures',
+                '/upkeep/idle',
                 '/upkeep/stocks',
                 '/upkeep/shopping',
                 '/upkeep/rounds',

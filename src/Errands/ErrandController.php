@@ -21,6 +21,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Walking a round of upkeep, stop by stop. */
 final class ErrandController extends Page
@@ -147,6 +148,21 @@ final class ErrandController extends Page
         });
     }
 
+    /** A thing that is not used stays, or goes for good. */
+    #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/weed', name: 'errand_weed', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function weed(Request $request, int $id): Response
+    {
+        return $this->step($request, $id, function (Input $input, Step $step, Errand $errand): string {
+            $fate = $input->choice('fate', Fate::class);
+            $input->check();
+            $task = $errand->task($input->id('task'));
+            $this->walk->weed($step, $task, $fate);
+
+            return \sprintf('%s %s.', $task->thing()->name, $fate->said());
+        });
+    }
+
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/end', name: 'errand_end', methods: ['POST'])]
     public function end(Request $request, int $id): Response
     {
@@ -211,6 +227,7 @@ final class ErrandController extends Page
             'at' => null === $stop ? null : $this->contents->atStop($stop->address(), (int) $stop->place->id, $items),
             'cares' => null === $stop ? [] : $this->cares($stop),
             'cared' => null === $problem ? [] : $problem->list('all', 'cared'),
+            'fates' => Fate::cases(),
             'search' => $search,
             'found' => '' === $search ? null : $this->things->like($search, 0, self::MOST_FOUND),
             'problem' => $problem,

@@ -45,6 +45,12 @@ final readonly class ErrandStop
         return $this->only(static fn (TaskRow $row): bool => What::Count === $row->task->what);
     }
 
+    /** @return list<TaskRow> */
+    public function weeds(): array
+    {
+        return $this->only(static fn (TaskRow $row): bool => What::Weed === $row->task->what);
+    }
+
     /** @return list<TaskRow> what one press does, first what is taken, then what is put */
     public function doable(): array
     {

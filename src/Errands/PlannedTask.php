@@ -38,6 +38,11 @@ final readonly class PlannedTask
         return new self(What::Home, $item, $home, kit: $kit);
     }
 
+    public static function weed(Item $item, Place $in): self
+    {
+        return new self(What::Weed, $item, $in);
+    }
+
     public static function count(Place $place): self
     {
         return new self(What::Count, null, $place);

@@ -11,6 +11,7 @@ enum Purpose: string
     case Search = 'search';
     case Count = 'count';
     case PutAway = 'put away';
+    case Weed = 'weed';
     case All = 'all';
 
     public function words(): string
@@ -20,6 +21,7 @@ enum Purpose: string
             self::Search => 'Search round',
             self::Count => 'Count round',
             self::PutAway => 'Put-away round',
+            self::Weed => 'Weeding round',
             self::All => 'Upkeep round',
         };
     }

@@ -41,7 +41,7 @@ final readonly class TaskRow
         return $this->there > 0 && match ($this->task->what) {
             What::Carry => $this->isPut === $this->isCarried() && true === $this->task->to?->isStorageInUse(),
             What::Home => $this->task->place->isStorageInUse(),
-            What::Look, What::Count => false,
+            What::Look, What::Count, What::Weed => false,
         };
     }
 
@@ -64,6 +64,7 @@ final readonly class TaskRow
             $this->isPut => 'put '.$this->name(),
             What::Look === $this->task->what => 'look for '.$this->name(),
             What::Count === $this->task->what => 'count',
+            What::Weed === $this->task->what => 'keep or part with '.$this->name(),
             default => 'take '.$this->name(),
         };
     }

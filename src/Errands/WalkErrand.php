@@ -148,6 +148,22 @@ final readonly class WalkErrand
         $errand->endWhenDone($step->at);
     }
 
+    /** A thing that is not used stays, or all of it that is here goes for good. */
+    public function weed(Step $step, ErrandTask $task, Fate $fate): void
+    {
+        $item = $task->check(What::Weed, TaskState::Open)->thing();
+        $outside = $fate->outside();
+        if (null !== $outside) {
+            $quantity = $this->log->quantity((int) $item->id, (int) $task->place->id);
+            if ($quantity < 1) {
+                throw ErrandRefused::isNotThere($item->name, $task->place->address, $this->whereabouts($item));
+            }
+            $moves = $item->moves($quantity, $task->place, $this->places->outside($outside), Reason::Discard);
+            $this->log->move($step, $moves, null, 'weeded');
+        }
+        $this->isDone($step, $task, TaskState::Done);
+    }
+
     /** A place was counted. */
     public function counted(Step $step, ErrandTask $task): void
     {

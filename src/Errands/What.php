@@ -11,4 +11,5 @@ enum What: string
     case Look = 'look';
     case Count = 'count';
     case Home = 'home';
+    case Weed = 'weed';
 }

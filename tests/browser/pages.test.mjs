@@ -65,6 +65,8 @@ async function allPages(page) {
         '/stores/places/D2/count',
         '/upkeep/full',
         '/upkeep/figures',
+        '/upkeep/idle',
+        '/upkeep/idle?months=6&kind=paper',
         '/upkeep/stocks',
         '/upkeep/shopping',
         '/upkeep/rounds',

@@ -155,3 +155,31 @@ test('a shopping trip: what is due, what it may cost, and home with it', { timeo
     assert.deepEqual(audit(room.data).differences, []);
     assert.deepEqual(ada.complaints, []);
 });
+
+test('a drawer is weeded with one key each, and the month tells what became of it', { timeout: 120000 }, async () => {
+    const ada = await person(browser, room, 'ada', { bypassCSP: true });
+    await ada.goto('/upkeep/idle?months=6&kind=embellishment');
+    assert.match(await ada.locator('.page-head').innerText(), /Not used for half a year[\s\S]*litres/);
+    assert.ok((await ada.locator('.idle-volume svg').count()) > 0, 'as drawers');
+    const parted = async () => Number((await ada.locator('.use-up-bins p b').nth(1).innerText()).replace(/,/g, ''));
+    const before = await parted();
+    assert.deepEqual(await violations(ada), []);
+    for (const box of await ada.locator('.lying input:checked').all()) await box.uncheck();
+    await ada.locator('.lying .row', { hasText: 'A4' }).locator('input').check();
+    await ada.locator('body').click({ position: { x: 2, y: 2 } });
+    await space(ada);
+    assert.match(await ada.locator('.round-track').innerText(), /Weeding round/);
+    assert.deepEqual(await violations(ada), []);
+    const name = await ada.locator('.errand-look .name').first().innerText();
+    await press(ada, () => ada.keyboard.press('k'));
+    assert.equal((await said(ada)).includes(`${name} stays.`), true);
+    const gone = await ada.locator('.errand-look .name').first().innerText();
+    await press(ada, () => ada.keyboard.press('g'));
+    assert.equal((await said(ada)).includes(`${gone} is given away.`), true);
+    await enter(ada, ada.getByRole('button', { name: /End it here/ }));
+    assert.ok(await isOver(ada));
+    await ada.goto('/upkeep/idle?months=6&kind=embellishment');
+    assert.ok((await parted()) > before, 'the month tells it');
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ada.complaints, []);
+});

@@ -36,6 +36,12 @@ final readonly class Capacity
         return (1 - $this->roomToGrow) * self::LOOSE_PACKING * $this->inside->litres();
     }
 
+    /** Returns the litres that loose things take up in a drawer, with the air between them. */
+    public static function withAir(float $litres): float
+    {
+        return $litres / self::LOOSE_PACKING;
+    }
+
     /** Whether it carries so much: its runners or hooks do, and nothing heavy is above the shoulder. */
     public function carries(Contents $contents): bool
     {
