@@ -16,7 +16,6 @@ use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Upkeep\Idle\IdleRoom;
-use Lottel\Core\Upkeep\Idle\IdleThing;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -26,7 +25,6 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final class IdleController extends Page
 {
     private const PLACES = 24;
-    private const NAMED = 4;
     private const USUAL_MONTHS = 12;
 
     /** As large as a drawer of a usual chest, to say a volume in. */
@@ -70,22 +68,22 @@ final class IdleController extends Page
             return (int) $asked;
         }
 
-        return [] === $this->reading->room()->since(self::USUAL_MONTHS)->things ? min(IdleRoom::MONTHS) : self::USUAL_MONTHS;
+        return 0 === $this->reading->summary()->many(self::USUAL_MONTHS) ? min(IdleRoom::MONTHS) : self::USUAL_MONTHS;
     }
 
     private function show(int $months, string $asked, ?Problem $problem): Response
     {
-        $room = $this->reading->room();
-        $idle = $room->since($months);
+        $idle = $this->reading->summary();
         $kind = Kind::tryFrom($asked) ?? Kind::Embellishment;
         $first = new \DateTimeImmutable($this->frame->today()->format('Y-m-01'), new \DateTimeZone('UTC'));
-        $places = $this->places($idle);
+        $places = $this->places($idle->places($months));
 
         return $this->render('idle/idle.html.twig', [
             'months' => $months,
-            'choices' => array_map(static fn (int $some): array => [$some, \count($room->since($some)->things)], IdleRoom::MONTHS),
-            'idle' => $idle,
-            'drawers' => $idle->asDrawers(self::DRAWER_LITRES),
+            'choices' => array_map(static fn (int $some): array => [$some, $idle->many($some)], IdleRoom::MONTHS),
+            'many' => $idle->many($months),
+            'litres' => $idle->litres($months),
+            'drawers' => IdleRoom::asDrawers($idle->litres($months), self::DRAWER_LITRES),
             'drawer' => self::DRAWER_LITRES,
             'places' => $places,
             'kind' => $kind,
@@ -97,27 +95,31 @@ final class IdleController extends Page
         ]);
     }
 
-    /** @return list<IdlePlace> */
-    private function places(IdleRoom $idle): array
+    /**
+     * @param list<IdleHere> $idle
+     *
+     * @return list<IdlePlace>
+     */
+    private function places(array $idle): array
     {
-        $known = [];
+        $known = $lines = [];
         foreach ($this->places->inRoom() as $place) {
             $known[$place->id] = $place;
         }
-        $by = \array_slice(array_intersect_key($idle->byPlace(), $known), 0, self::PLACES, true);
-        $named = array_merge(...array_map(static fn (array $things): array => \array_slice($things, 0, self::NAMED), array_values($by)));
-        $lines = [];
-        foreach ($this->items->lines(array_map(static fn (IdleThing $thing): int => $thing->item, $named)) as $line) {
+        foreach ($this->items->lines(array_merge(...array_map(static fn (IdleHere $here): array => $here->largest, $idle))) as $line) {
             $lines[$line->id] = $line;
         }
+        $places = [];
+        foreach ($idle as $here) {
+            $place = $known[$here->place] ?? null;
+            if (null !== $place) {
+                $shown = array_values(array_intersect_key($lines, array_flip($here->largest)));
+                $percent = self::percent($place, $here->litres);
+                $places[] = new IdlePlace($place->id, $place->address, $place->title(), $here->many, $shown, $here->litres, $percent);
+            }
+        }
 
-        return array_map(static function (int $id, array $things) use ($known, $lines): IdlePlace {
-            $litres = (new IdleRoom($things))->litres();
-            $shown = array_values(array_intersect_key($lines, array_flip(array_map(static fn (IdleThing $thing): int => $thing->item, $things))));
-            $place = $known[$id];
-
-            return new IdlePlace($id, $place->address, $place->title(), \count($things), $shown, $litres, self::percent($place, $litres));
-        }, array_keys($by), array_values($by));
+        return $places;
     }
 
     private static function percent(PlaceRow $place, float $litres): ?int

@@ -24,17 +24,27 @@ final readonly class IdleReading
     {
     }
 
-    public function room(): IdleRoom
+    public function summary(): IdleSummary
     {
-        return $this->kept->get(IdleRoom::class, $this->clock->now()->format('Y-m-d'), $this->found(...));
+        return $this->kept->get(IdleSummary::class, $this->clock->now()->format('Y-m-d'), fn (): IdleSummary => IdleSummary::of($this->found(null)));
+    }
+
+    /**
+     * Returns what is idle in some places.
+     *
+     * @param list<int> $places
+     */
+    public function in(array $places): IdleRoom
+    {
+        return $this->found($places);
     }
 
     /** Returns how a month of one kind went: pieces of what is counted, else things. */
     public function month(Kind $kind, \DateTimeImmutable $first): UsedUp
     {
         $until = $first->modify('+1 month');
-        $after = $this->net($kind, $until->format('Y-m-d H:i:s'));
-        $left = $this->there($kind) - $after;
+        $there = $this->there($kind);
+        $left = $there - ($until > $this->clock->now() ? 0 : $this->net($kind, $until->format('Y-m-d H:i:s')));
         $row = new Row($this->database->fetchAssociative(
             "SELECT coalesce(sum(CASE WHEN t.nature = 'outside' AND m.reason IN ('use', 'cut') THEN m.quantity ELSE 0 END), 0) AS used,
                 coalesce(sum(CASE WHEN t.nature = 'outside' AND m.reason = 'discard' THEN m.quantity ELSE 0 END), 0) AS parted,
@@ -44,7 +54,7 @@ final readonly class IdleReading
              WHERE m.at >= :since AND m.at < :until AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
             ['kind' => $kind->value, 'since' => $first->format('Y-m-d H:i:s'), 'until' => $until->format('Y-m-d H:i:s')],
         ) ?: []);
-        $before = $this->there($kind) - $this->net($kind, $first->format('Y-m-d H:i:s'));
+        $before = $there - $this->net($kind, $first->format('Y-m-d H:i:s'));
 
         return new UsedUp($before, $row->int('used'), $row->int('parted'), $row->int('came'), $left);
     }
@@ -71,13 +81,15 @@ final readonly class IdleReading
         return (int) Row::word($net);
     }
 
-    private function found(): IdleRoom
+    /** @param list<int>|null $places null for all */
+    private function found(?array $places): IdleRoom
     {
+        $only = null === $places ? '' : 'AND p.id IN ('.implode(', ', [0, ...$places]).')';
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $rows = $this->database->iterateAssociative(
             "SELECT i.*, b.place_id, b.quantity, julianday(:now) - julianday(coalesce(i.used_at, i.since)) AS days
              FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' JOIN item i ON i.id = b.item_id
-             WHERE i.kind NOT IN ('finished piece', 'part-finished') AND coalesce(i.used_at, i.since) < :since",
+             WHERE i.kind NOT IN ('finished piece', 'part-finished') AND coalesce(i.used_at, i.since) < :since $only",
             ['now' => $now->format('Y-m-d H:i:s'), 'since' => $now->modify(\sprintf('-%d months', self::LEAST_MONTHS))->format('Y-m-d H:i:s')],
         );
         $things = [];

@@ -40,7 +40,7 @@ final readonly class WeedPlaces
      */
     public function __invoke(Step $step, int $months, array $only): Errand
     {
-        $byPlace = array_intersect_key($this->reading->room()->since($months)->byPlace(), array_flip($only));
+        $byPlace = $this->reading->in($only)->since($months)->byPlace();
         $stops = array_values(array_filter(array_map($this->room->stop(...), array_keys($byPlace)), static fn (?Stop $stop): bool => null !== $stop));
         $tasks = [];
         foreach ((new WalkingOrder())->of($stops) as $stop) {

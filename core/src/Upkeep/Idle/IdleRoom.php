@@ -31,15 +31,15 @@ final readonly class IdleRoom
     }
 
     /**
-     * Returns how many drawers of a size they would fill: some whole ones, and one in part.
+     * Returns how many drawers of a size so much would fill: some whole ones, and one in part.
      *
      * @param float $drawer litres of one, above 0
      *
      * @return list<float> how far each is filled, from 0 to 1
      */
-    public function asDrawers(float $drawer): array
+    public static function asDrawers(float $litres, float $drawer): array
     {
-        $filled = $this->litres() / max(1e-9, $drawer);
+        $filled = $litres / max(1e-9, $drawer);
         $whole = (int) floor($filled);
 
         return [...array_fill(0, $whole, 1.0), ...($filled - $whole > 0.005 ? [$filled - $whole] : [])];

@@ -21,7 +21,7 @@ final class IdleTest extends TestCase
 
     public function testVolumeIsToldInDrawers(): void
     {
-        $of = static fn (float $litres): array => (new IdleRoom([new IdleThing(1, 1, 900, $litres)]))->asDrawers(10.0);
+        $of = static fn (float $litres): array => IdleRoom::asDrawers($litres, 10.0);
         self::assertSame([1.0, 1.0, 0.5], $of(25.0));
         self::assertSame([1.0], $of(10.0));
         self::assertSame([], $of(0.0));
