@@ -232,9 +232,11 @@ foreach (OWNERS as $name => $owner) {
     $seconds = (hrtime(true) - $start) / 1e9;
     $weeks = array_sum(array_map(static fn ($exchange): float => $exchange->weeks(), $plan->exchanges)) / max(1, count($plan->exchanges));
     $all = max(1e-9, $plan->before->total());
-    printf("| %s | %.0f | %.1f | %.1f | %.0f %% | %.0f | %.2f |\n", $name, $plan->uses, $all / 60, $plan->saves() / 60, 100 * $plan->saves() / $all, $weeks, $seconds);
+    $line = "| %s | %.0f | %.1f | %.1f | %.0f %% | %.0f | %.2f |\n";
+    printf($line, $name, $plan->uses, $all / 60, $plan->saves() / 60, 100 * $plan->saves() / $all, $weeks, $seconds);
 }
-echo "\n| owner | looks until found, at first | after 360 things found | wrong lines found by 4 places a week | one after the other | weeks without, ordered in time | ordered when empty | lay there |\n";
+echo "\n| owner | looks until found, at first | after 360 things found | wrong lines found by 4 places a week | one after the other "
+    ."| weeks without, ordered in time | ordered when empty | lay there |\n";
 echo "|---|---:|---:|---:|---:|---:|---:|---:|\n";
 foreach (OWNERS as $name => $owner) {
     mt_srand(1946);

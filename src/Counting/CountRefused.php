@@ -36,9 +36,4 @@ final class CountRefused extends \DomainException implements Refusal
             ? 'One thing differs from the log. Say why; then write it down.'
             : \sprintf('%d things differ from the log. Say why; then write them down.', $lines));
     }
-
-    public static function nothingToCount(): self
-    {
-        return new self('There is no place like that to be counted.');
-    }
 }

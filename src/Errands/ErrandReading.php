@@ -7,24 +7,25 @@ namespace App\Errands;
 use App\Catalogue\ItemReading;
 use App\Catalogue\ThingLine;
 use App\Catalogue\WhereRow;
-use App\Log\LogBook;
 use App\Stores\RoomReading;
 use App\Stores\WaysOfRoom;
 
 /** Rounds of upkeep, worked out anew from what is done of them, so that they can be gone on with anywhere. */
 final readonly class ErrandReading
 {
-    public function __construct(private ItemReading $items, private LogBook $log, private RoomReading $room, private WaysOfRoom $ways)
+    public function __construct(private ItemReading $items, private RoomReading $room, private WaysOfRoom $ways)
     {
     }
 
     public function round(Errand $errand): ErrandRound
     {
         $things = $this->things($errand);
+        $where = $this->items->whereaboutsOf(array_keys($things));
         $byStop = $numbers = $carried = [];
         foreach ($errand->tasks as $task) {
             $numbers = [...$numbers, ...$task->stops()];
-            foreach ($this->rows($task, $things[(int) $task->item?->id] ?? null) as $row) {
+            $item = (int) $task->item?->id;
+            foreach (self::rows($task, $things[$item] ?? null, $where[$item] ?? []) as $row) {
                 $byStop[$row->nth()][] = $row;
                 if ($row->isCarried()) {
                     $carried[] = $row;
@@ -47,8 +48,12 @@ final readonly class ErrandReading
         );
     }
 
-    /** @return list<TaskRow> what is still to be done of a task, at one stop or at two */
-    private function rows(ErrandTask $task, ?ThingLine $thing): array
+    /**
+     * @param list<WhereRow> $where where the thing is
+     *
+     * @return list<TaskRow> what is still to be done of a task, at one stop or at two
+     */
+    private static function rows(ErrandTask $task, ?ThingLine $thing, array $where): array
     {
         if ($task->state->isOver()) {
             return [];
@@ -61,13 +66,13 @@ final readonly class ErrandReading
             default => null,
         };
         if (null === $from || null === $thing) {
-            return [new TaskRow($task, $thing, What::Home === $task->what, 0, null === $thing || What::Home !== $task->what ? '' : $this->where($thing->id))];
+            return [new TaskRow($task, $thing, What::Home === $task->what, 0, null === $thing || What::Home !== $task->what ? '' : self::inWords($where))];
         }
-        $there = $this->log->quantity($thing->id, (int) $from->id);
-        $where = $there > 0 ? '' : $this->where($thing->id);
-        $rows = [new TaskRow($task, $thing, true, $there, $where)];
+        $there = self::quantityIn((int) $from->id, $where);
+        $words = $there > 0 ? '' : self::inWords($where);
+        $rows = [new TaskRow($task, $thing, true, $there, $words)];
 
-        return $isOpen && What::Carry === $task->what ? [new TaskRow($task, $thing, false, $there, $where), ...$rows] : $rows;
+        return $isOpen && What::Carry === $task->what ? [new TaskRow($task, $thing, false, $there, $words), ...$rows] : $rows;
     }
 
     /** @return array<int, ThingLine> by item */
@@ -87,12 +92,25 @@ final readonly class ErrandReading
         return $things;
     }
 
-    private function where(int $item): string
+    /** @param list<WhereRow> $where */
+    private static function quantityIn(int $place, array $where): int
+    {
+        foreach ($where as $row) {
+            if ($row->placeId === $place) {
+                return $row->quantity;
+            }
+        }
+
+        return 0;
+    }
+
+    /** @param list<WhereRow> $where */
+    private static function inWords(array $where): string
     {
         return implode(' and ', array_map(static fn (WhereRow $row): string => match (true) {
             $row->isLost() => 'lost',
             $row->isOut() => 'out, '.$row->address,
             default => 'in '.$row->address,
-        }, $this->items->whereabouts($item)));
+        }, $where));
     }
 }

@@ -47,9 +47,9 @@ class ErrandTask
         #[ORM\Column(options: ['default' => false])]
         public readonly bool $becomesHome = false,
         #[ORM\Column]
-        public int $nth = 1,
+        public readonly int $nth = 1,
         #[ORM\Column(nullable: true)]
-        public ?int $putNth = null,
+        public readonly ?int $putNth = null,
         #[ORM\Column(nullable: true)]
         public readonly ?int $chance = null,
         #[ORM\ManyToOne]

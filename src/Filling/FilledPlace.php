@@ -27,11 +27,6 @@ final readonly class FilledPlace
     ) {
     }
 
-    public function percent(): int
-    {
-        return (int) round(100 * $this->filled->share);
-    }
-
     /** Whether what it carries is nearer its limit than what it holds. */
     public function isByWeight(): bool
     {

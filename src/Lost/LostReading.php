@@ -58,7 +58,7 @@ final readonly class LostReading
         }
         $order = LookingOrder::of($likely, $seconds);
 
-        return new Search($loss, array_map($this->spot(...), $likely), array_map($this->spot(...), $order), self::time($order, $seconds));
+        return new Search(array_map($this->spot(...), $likely), array_map($this->spot(...), $order), self::time($order, $seconds));
     }
 
     private function spot(LikelyPlace $likely): LikelySpot

@@ -12,7 +12,7 @@ final readonly class Search
      * @param list<LikelySpot> $order those that are worth a look, in the order in which it is found soonest
      * @param float $seconds that looking into all of them takes, an estimate
      */
-    public function __construct(public Loss $loss, public array $spots, public array $order, public float $seconds)
+    public function __construct(public array $spots, public array $order, public float $seconds)
     {
     }
 

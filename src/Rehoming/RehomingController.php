@@ -54,7 +54,9 @@ final class RehomingController extends Page
             $errand = $begin($step, $most, $keys);
 
             return Outcome::undoable($this->generateUrl('errand', ['id' => $errand->id]), '');
-        }, fn (Problem $problem): Response => $this->show(self::most($request), null, $problem));
+        }, fn (Problem $problem): Response => $this->show(self::most($request), null, $problem), function () use ($request): void {
+            $this->homes->find(self::most($request));
+        });
     }
 
     private static function most(Request $request): int

@@ -73,7 +73,6 @@ final readonly class StockReading
             ThingLine::of($row),
             $forecast,
             $levels,
-            null !== $row->intOrNull('lead_days'),
             $price($row->intOrNull('cents'), $row->intOrNull('price_of')),
             $row->textOrNull('shop') ?? '',
             $price($row->intOrNull('ceiling_cents'), $row->intOrNull('ceiling_of')),
@@ -129,7 +128,7 @@ final readonly class StockReading
     private function rows(array $items): array
     {
         $rows = $this->database->fetchAllAssociative(
-            'SELECT '.ThingLine::COLUMNS.", i.sheet_width, i.sheet_height, r.lead_days, r.ceiling_cents, r.ceiling_of,
+            'SELECT '.ThingLine::COLUMNS.", i.sheet_width, i.sheet_height, r.ceiling_cents, r.ceiling_of,
                 (SELECT p.cents FROM price p WHERE p.item_id = i.id ORDER BY p.day DESC, p.id DESC LIMIT 1) AS cents,
                 (SELECT p.quantity FROM price p WHERE p.item_id = i.id ORDER BY p.day DESC, p.id DESC LIMIT 1) AS price_of,
                 (SELECT p.shop FROM price p WHERE p.item_id = i.id AND p.shop <> '' ORDER BY p.day DESC, p.id DESC LIMIT 1) AS shop

@@ -17,7 +17,6 @@ final readonly class StockRow
 
     /**
      * @param list<int> $levels how much there was at the end of each of the last weeks, this one last
-     * @param bool $isLeadKnown whether somebody has said how long it takes to come
      * @param PackPrice|null $last what the last pack cost
      * @param PackPrice|null $ceiling what somebody pays at the most
      */
@@ -25,7 +24,6 @@ final readonly class StockRow
         public ThingLine $thing,
         public Forecast $forecast,
         public array $levels,
-        public bool $isLeadKnown,
         public ?PackPrice $last,
         public string $shop,
         public ?PackPrice $ceiling,

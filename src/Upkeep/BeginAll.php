@@ -43,12 +43,6 @@ final readonly class BeginAll
         return ($this->begin)($step, Purpose::All, self::name(\count($moves), \count($looks)), [...$moves, ...$looks], $saves);
     }
 
-    /** Returns how many moves and looks there are to do now. */
-    public function size(): int
-    {
-        return \count($this->moves()[0]) + \count($this->looks());
-    }
-
     private static function name(int $moves, int $looks): string
     {
         return implode(' and ', array_filter([

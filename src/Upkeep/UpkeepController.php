@@ -71,7 +71,6 @@ final class UpkeepController extends Page
             'over' => $filled->over(),
             'growing' => $filled->growing(),
             'rounds' => array_map(fn (Errand $errand): array => [$errand, $this->rounds->round($errand)], $this->errands->open()),
-            'tasks' => $this->all->size(),
             'lit' => $this->lit($slips, $search?->foremost(self::SPOTS) ?? []),
             'problem' => $problem,
         ]);
