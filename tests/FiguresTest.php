@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use App\Figures\FiguresReading;
+use App\Figures\MonthFigures;
+use App\Figures\RoomFigures;
 use App\Kits\Kits;
 use App\Kits\StartPull;
 use App\Rounds\BringHome;
 use App\Rounds\PullItem;
 use App\Rounds\ReturnItem;
 use App\Steps\Step;
+use Lottel\Core\Upkeep\Figures\Share;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 
@@ -31,6 +34,16 @@ final class FiguresTest extends RoomTestCase
         $months = $this->service(FiguresReading::class)->now()->months;
         self::assertCount(6, $months);
         self::assertNull($months[5]->back->percent());
+    }
+
+    public function testWasteIsOfAllThatWasCut(): void
+    {
+        $none = new Share(0, 0);
+        $month = static fn (int $in, int $out, int $waste, int $cut): MonthFigures => new MonthFigures('2026-03', $none, $none, $in, $out, $none, new Share($waste, $cut), 0);
+        $room = new RoomFigures([$month(3, 1, 10, 100), $month(2, 7, 30, 300), $month(0, 0, 0, 0)], []);
+        self::assertEquals(new Share(40, 400), $room->waste());
+        self::assertSame(7, $room->mostScraps());
+        self::assertNull((new RoomFigures([$month(0, 0, 0, 0)], []))->waste()->percent(), 'of nothing there is no percentage');
     }
 
     public function testBackWithinADayIsReadFromPullAndReturn(): void

@@ -74,7 +74,7 @@ final class RestockTest extends RoomTestCase
         self::assertSame(200 - 96, $row->forecast->left);
         self::assertEqualsWithDelta(12.0, $row->forecast->rate->aWeek, 0.01);
         self::assertEqualsWithDelta(7 * 104 / 12, $row->forecast->out, 0.5);
-        self::assertFalse($row->isSoon());
+        self::assertFalse($row->forecast->isSoon());
         self::assertSame([104, 116, 128], \array_slice(array_reverse($row->levels), 0, 3), 'as it fell, week by week');
         $this->get('/upkeep/stocks');
         self::assertStringContainsString('104 left · about 12 a week', $this->text());

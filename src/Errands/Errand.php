@@ -83,6 +83,11 @@ class Errand
         $this->endedAt = $isDone ? $at : null;
     }
 
+    public function howMany(TaskState $state): int
+    {
+        return $this->tasks->filter(static fn (ErrandTask $task): bool => $task->state === $state)->count();
+    }
+
     /** The number of the stop after the last one. */
     public function afterLast(): int
     {

@@ -31,6 +31,8 @@ final class FiguresController extends Page
         return $this->render('figures/figures.html.twig', [
             'months' => $now->months,
             'kinds' => $now->kinds,
+            'waste' => $now->waste(),
+            'most_scraps' => $now->mostScraps(),
             'back_trend' => Trend::of(array_map(static fn (MonthFigures $month): Share => $month->back, $now->months)),
             'right_trend' => Trend::of(array_map(static fn (MonthFigures $month): Share => $month->right, $now->months)),
         ]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Figures;
 
+use Lottel\Core\Upkeep\Figures\Share;
+
 /** The figures of a room. */
 final readonly class RoomFigures
 {
@@ -13,5 +15,19 @@ final readonly class RoomFigures
      */
     public function __construct(public array $months, public array $kinds)
     {
+    }
+
+    /** Of all paper that was cut, what became waste; by area in square millimetres. */
+    public function waste(): Share
+    {
+        $of = fn (callable $area): int => array_sum(array_map($area, $this->months));
+
+        return new Share($of(static fn (MonthFigures $month): int => $month->waste->part), $of(static fn (MonthFigures $month): int => $month->waste->whole));
+    }
+
+    /** How many scraps came or went in the month in which it was most. */
+    public function mostScraps(): int
+    {
+        return max(0, ...array_map(static fn (MonthFigures $month): int => max($month->scrapsIn, $month->scrapsOut), $this->months));
     }
 }

@@ -28,8 +28,7 @@ final readonly class LearnClues
             return $known[1];
         }
         $weights = ClueWeights::usual();
-        foreach ($found as $columns) {
-            $row = new Row($columns);
+        foreach ($found as $row) {
             $weights = $weights->learn($this->trails->of(Loss::of($row)), $row->int('found_in'));
         }
         $this->cache->save($kept->set([$mark, $weights]));
@@ -37,14 +36,14 @@ final readonly class LearnClues
         return $weights;
     }
 
-    /** @return list<array<string, mixed>> how what was found last had been lost, the oldest first, and where it was found */
+    /** @return list<Row> how what was found last had been lost, the oldest first, and where it was found */
     private function found(): array
     {
-        return array_reverse($this->database->fetchAllAssociative(
+        return Row::each(array_reverse($this->database->fetchAllAssociative(
             "SELECT l.id, l.item_id, l.at, l.from_id, l.kit_id, p.nature AS from_nature, i.home_id, m.to_id AS found_in, m.request_id
              FROM movement m JOIN movement l ON l.id = (SELECT max(id) FROM movement WHERE item_id = m.item_id AND reason = 'lose' AND id < m.id)
              JOIN place p ON p.id = l.from_id JOIN item i ON i.id = m.item_id
              WHERE m.reason = 'found' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) ORDER BY m.id DESC LIMIT ".self::MOST,
-        ));
+        )), static fn (Row $row): Row => $row);
     }
 }

@@ -142,7 +142,7 @@ final readonly class TrailReading
     }
 
     /**
-     * @param array<string, mixed> $asked
+     * @param array<string, int|null> $asked
      *
      * @return list<int>
      */

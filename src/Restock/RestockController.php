@@ -77,7 +77,7 @@ final class RestockController extends Page
     public function shopping(?Problem $problem = null): Response
     {
         return $this->render('restock/shopping.html.twig', [
-            'shops' => $this->list->byShop(),
+            'shops' => $this->list->shops(),
             'months' => $this->spending->byMonth(),
             'makers' => $this->spending->byMaker(),
             'problem' => $problem,
@@ -88,10 +88,10 @@ final class RestockController extends Page
     public function csv(): Response
     {
         $rows = [];
-        foreach ($this->list->byShop() as $shop => $lines) {
-            foreach ($lines as $line) {
+        foreach ($this->list->shops() as $shop) {
+            foreach ($shop->lines as $line) {
                 $rows[] = [
-                    $shop,
+                    $shop->name,
                     $line->thing->name,
                     $line->thing->maker,
                     $this->quantityInWords($line->quantity, $line->thing->tracking),

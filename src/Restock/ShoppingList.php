@@ -16,12 +16,12 @@ final readonly class ShoppingList
     {
     }
 
-    /** @return array<string, list<ShoppingLine>> by shop, the empty one last */
-    public function byShop(): array
+    /** @return list<Shop> by name, the one without a name last */
+    public function shops(): array
     {
         $lines = [];
         foreach ($this->stocks->all() as $row) {
-            if ($row->isSoon() && $row->toBuy() > 0) {
+            if ($row->forecast->isSoon() && $row->toBuy() > 0) {
                 $why = $row->forecast->isDue() ? 'running out' : 'to be ordered this week';
                 $lines[$row->thing->id] = new ShoppingLine($row->thing, $row->toBuy(), $why, $row->cents(), $row->shop, [], $row->isDear());
             }
@@ -34,9 +34,10 @@ final readonly class ShoppingList
         foreach ($lines as $item => $line) {
             $byShop[$line->shop][] = new ShoppingLine($line->thing, $line->quantity, $line->why, $line->cents, $line->shop, $alike[$item] ?? [], $line->isDear);
         }
-        uksort($byShop, static fn (string $a, string $b): int => ['' === $a, $a] <=> ['' === $b, $b]);
+        $shops = array_map(static fn (int|string $name, array $lines): Shop => new Shop((string) $name, $lines), array_keys($byShop), array_values($byShop));
+        usort($shops, static fn (Shop $a, Shop $b): int => ['' === $a->name, $a->name] <=> ['' === $b->name, $b->name]);
 
-        return $byShop;
+        return $shops;
     }
 
     private static function rounded(Shortfall $missing): int

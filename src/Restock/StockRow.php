@@ -58,10 +58,4 @@ final readonly class StockRow
     {
         return true === $this->last?->isAbove($this->ceiling);
     }
-
-    /** Whether it is to be ordered within a week. */
-    public function isSoon(): bool
-    {
-        return $this->forecast->orderIn <= 7;
-    }
 }

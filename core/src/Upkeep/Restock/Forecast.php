@@ -7,6 +7,8 @@ namespace Lottel\Core\Upkeep\Restock;
 /** When a stock runs out, and when it is to be ordered. Days from today; a forecast. */
 final readonly class Forecast
 {
+    private const SOON_DAYS = 7;
+
     /** How much a stock may fall to before it is ordered: what is used up while it comes, at the upper end, and the spare. */
     public int $orderAt;
 
@@ -37,6 +39,12 @@ final readonly class Forecast
     public function isDue(): bool
     {
         return 0.0 === $this->orderIn;
+    }
+
+    /** Whether it is to be ordered within a week. */
+    public function isSoon(): bool
+    {
+        return $this->orderIn <= self::SOON_DAYS;
     }
 
     /**

@@ -54,6 +54,9 @@ final class RestockTest extends TestCase
         self::assertEqualsWithDelta(26.0, $forecast->orderIn, 1e-9);
         self::assertFalse($forecast->isDue());
         self::assertTrue((new Forecast(48, $rate, new StockRule(20, 14)))->isDue());
+        self::assertFalse($forecast->isSoon());
+        self::assertTrue((new Forecast(62, $rate, new StockRule(20, 14)))->isSoon(), 'in a week');
+        self::assertFalse((new Forecast(63, $rate, new StockRule(20, 14)))->isSoon(), 'in a week and a half day');
         self::assertTrue((new Forecast(100, $rate, new StockRule(20, 14), 60))->isDue(), 'what kits want is as good as gone');
         self::assertSame(0.0, (new Forecast(0, $rate, new StockRule()))->out);
         self::assertSame(\INF, (new Forecast(10, BurnRate::of([40, 1, 0, 0]) ?? self::fail(), new StockRule()))->outLatest);
