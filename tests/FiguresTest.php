@@ -39,11 +39,12 @@ final class FiguresTest extends RoomTestCase
     public function testWasteIsOfAllThatWasCut(): void
     {
         $none = new Share(0, 0);
-        $month = static fn (int $in, int $out, int $waste, int $cut): MonthFigures => new MonthFigures('2026-03', $none, $none, $in, $out, $none, new Share($waste, $cut), 0);
-        $room = new RoomFigures([$month(3, 1, 10, 100), $month(2, 7, 30, 300), $month(0, 0, 0, 0)], []);
+        $at = '2026-03';
+        $month = static fn (int $in, int $out, Share $waste): MonthFigures => new MonthFigures($at, $none, $none, $in, $out, $none, $waste, 0);
+        $room = new RoomFigures([$month(3, 1, new Share(10, 100)), $month(2, 7, new Share(30, 300)), $month(0, 0, $none)], []);
         self::assertEquals(new Share(40, 400), $room->waste());
         self::assertSame(7, $room->mostScraps());
-        self::assertNull((new RoomFigures([$month(0, 0, 0, 0)], []))->waste()->percent(), 'of nothing there is no percentage');
+        self::assertNull((new RoomFigures([$month(0, 0, $none)], []))->waste()->percent(), 'of nothing there is no percentage');
     }
 
     public function testBackWithinADayIsReadFromPullAndReturn(): void

@@ -10,6 +10,7 @@ use App\Catalogue\Prices;
 use App\Kits\Kits;
 use App\Kits\StartPull;
 use App\Making\WorkAtBench;
+use App\Restock\ShoppingList;
 use App\Restock\StockReading;
 use App\Restock\StockRow;
 use App\Rounds\PullItem;
@@ -143,6 +144,10 @@ final class RestockTest extends RoomTestCase
         $this->planKit('A great many', [[$this->foam, 260]]);
         $this->get('/upkeep/shopping');
         self::assertStringContainsString('for A great many', $this->text());
+        [$shop] = $this->service(ShoppingList::class)->shops();
+        self::assertSame('', $shop->name);
+        self::assertNull($shop->cents());
+        self::assertSame(1, $shop->unpriced());
         $this->get('/upkeep/shopping.csv');
         self::assertStringContainsString('"Foam square card",Oddling,60,', (string) $this->browser->getResponse()->getContent());
     }
