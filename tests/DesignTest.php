@@ -15,6 +15,8 @@ use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Paper\CutSizes;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -527,8 +529,8 @@ final class DesignTest extends RoomTestCase
     public function testDiesAreProposedThatCutTheSize(): void
     {
         [$gulls, $oval] = $this->putInto('C4', 'Gull dies; ; 1', 'Oval dies; ; 1');
-        $gulls->details = ['cut sizes' => '3 × 3, 3/4 × 1 3/4'];
-        $oval->details = ['cut sizes' => '5 × 2'];
+        $gulls->cutSizes = CutSizes::read('3 × 3, 3/4 × 1 3/4', LengthUnit::Inch)->ticks();
+        $oval->cutSizes = CutSizes::read('5 × 2', LengthUnit::Inch)->ticks();
         $this->entities()->flush();
         $kit = $this->card();
         $fields = ['kind' => 'die-cut', 'name' => 'gull', 'size' => '1 3/4 × 3/4', 'paper' => 'Petrel', 'revision' => (string) $this->revision($kit)];

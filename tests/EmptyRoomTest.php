@@ -32,6 +32,7 @@ final class EmptyRoomTest extends RoomTestCase
         yield 'log' => ['/log', 'Nothing has moved yet', 'main a[href="/take-in"]'];
         yield 'the log of a place' => ['/log?text=tern', 'No line of the log fits', 'main a[href="/log"]'];
         yield 'floor plan' => ['/stores/plan', 'No unit stands here yet', 'main a[href="/stores/new-unit"]'];
+        yield 'dies' => ['/stores/dies', 'There is no die in the catalogue', 'main a[href="/take-in"]'];
         yield 'queue' => ['/stores/queue', 'Everything has a home', 'aside a[href="/stores/new-unit"]'];
     }
 

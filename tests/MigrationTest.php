@@ -78,6 +78,27 @@ final class MigrationTest extends OwnFileTestCase
         );
     }
 
+    public function testWhatWasWrittenAboutDiesIsReadOrKept(): void
+    {
+        $this->moveInto(11);
+        $room = new \PDO('sqlite:'.$this->data.'/room.sqlite');
+        foreach (['3 × 4, 2 × 3' => 'nested', 'three sizes' => ''] as $sizes => $shape) {
+            $details = json_encode(array_filter(['cut sizes' => $sizes, 'shape' => $shape]), \JSON_THROW_ON_ERROR);
+            $room->prepare("INSERT INTO item (name, kind, tracking, themes, hazards, note, details) VALUES (?, 'die', 'one', '[]', '[]', 'From Olive', ?)")
+                ->execute(['Die '.$shape, $details]);
+        }
+        $this->console('doctrine:migrations:migrate');
+        $inch = 8128;
+        self::assertSame(
+            [
+                ['name' => 'Die ', 'cut_sizes' => null, 'note' => "From Olive\nCuts these sizes: three sizes", 'details' => '{}'],
+                ['name' => 'Die nested', 'cut_sizes' => json_encode([[3 * $inch, 4 * $inch], [2 * $inch, 3 * $inch]]), 'note' => 'From Olive',
+                    'details' => '{"shape":"nested"}'],
+            ],
+            $this->rows("SELECT name, cut_sizes, note, details FROM item WHERE kind = 'die' ORDER BY name"),
+        );
+    }
+
     #[DataProvider('versions')]
     public function testInAnOldRoomOneWorksOn(int $version): void
     {

@@ -50,6 +50,7 @@ final class StatementsTest extends RoomTestCase
                 '/stores',
                 '/stores/places/C2',
                 '/stores/queue',
+                '/stores/dies',
                 '/stores/labels',
                 "/items/{$card->id}",
                 "/items/{$card->id}/homes",

@@ -64,6 +64,16 @@ const open = (block) => openPart(`part-B${block.dataset.block}`);
 // A layer that is touched on the drawing opens in its row.
 on('click', '.board [data-opens]', (layer) => openPart(layer.dataset.opens));
 
+// What a new part would look like is drawn as soon as its fields open; when fields close unsent, the drawing is as it is written.
+document.addEventListener('toggle', (event) => {
+    const part = event.target;
+    if (!part.matches?.('.add-part, .board-part > details')) return;
+    const isNew = part.matches('.add-part');
+    if (part.open && isNew) window.htmx.trigger(part.querySelector('[data-follows]'), 'opened');
+    const isLeft = !part.open && !document.querySelector('.add-part[open]');
+    if (isLeft && document.querySelector('#board-drawing.as-typed')) window.htmx.trigger('#board-as-is', 'closed');
+}, true);
+
 on('keydown', '[data-page] [data-block]', (block, event) => {
     if (event.key === 'Enter' || event.key === ' ') {
         event.preventDefault();

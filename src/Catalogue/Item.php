@@ -13,6 +13,7 @@ use Lottel\Core\Log\Movement;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Paper\CutSizes;
 use Lottel\Core\Paper\Sheet;
 
 #[ORM\Entity]
@@ -80,6 +81,10 @@ class Item
     #[ORM\Embedded(columnPrefix: false)]
     public SheetColumns $sheet;
 
+    /** @var list<array{int, int}>|null what a die cuts, in ticks; null where nobody has said */
+    #[ORM\Column(type: 'json', nullable: true)]
+    public ?array $cutSizes = null;
+
     /** The paper that a scrap was cut from. */
     #[ORM\ManyToOne(targetEntity: self::class)]
     public ?Item $parent = null;
@@ -133,6 +138,7 @@ class Item
             $this->grams,
             $this->details,
             $this->sheet->sheet(),
+            null === $this->cutSizes ? null : CutSizes::ofTicks($this->cutSizes),
         );
     }
 
@@ -156,6 +162,7 @@ class Item
         $this->grams = $record->grams;
         $this->details = $record->details;
         $this->sheet->put($record->sheet);
+        $this->cutSizes = true === $record->cutSizes?->isNone() ? null : $record->cutSizes?->ticks();
     }
 
     /** It was cut from a paper, or from a scrap of one, and is of the same stuff. */
@@ -199,7 +206,6 @@ class Item
         );
     }
 
-    /** Whether it stays what it is while it is worked with: one stamp set or tool, not a stock of them. */
     /** Whether pieces can be cut from it: it is a paper, and somebody has said how large it is. */
     public function canBeCut(): bool
     {
@@ -212,6 +218,7 @@ class Item
         return $this->canBeCut() ? $this : throw $this->kind->isCut() ? StepRefused::hasNoSize($this->name) : StepRefused::isNoPaper($this->name);
     }
 
+    /** Whether it stays what it is while it is worked with: one stamp set or tool, not a stock of them. */
     public function lasts(): bool
     {
         return $this->kind->lasts() && $this->tracking->isSingle();

@@ -43,6 +43,7 @@ final class ItemForm
             grams: $input->grams('grams', 200_000),
             details: self::details($input, $kind),
             sheet: $kind->isSheet() ? self::sheet($input, $before) : new Sheet(),
+            cutSizes: Kind::Die === $kind ? $input->cutSizes('cut_sizes') : null,
         );
         $input->check();
 
@@ -65,11 +66,22 @@ final class ItemForm
             RecordWord::Note => $record->with(note: $input->text('note', 4000)),
             RecordWord::Size => $record->measured($record->sheet->sized($input->sheetSize('size'))),
             RecordWord::Weight => $record->measured($record->sheet->weighing($input->grammage('weight'))),
+            RecordWord::Cuts => self::cutting($input, $record, 'cuts'),
             RecordWord::Direction => $record->measured($record->sheet->running(Direction::tryFrom($input->text('direction', 4)))),
         };
         $input->check();
 
         return $changed;
+    }
+
+    /** Reads what a die cuts; what is no die is refused beside the field. */
+    public static function cutting(Input $input, ItemRecord $record, string $field): ItemRecord
+    {
+        if (Kind::Die !== $record->kind) {
+            $input->refuse($field, \sprintf('%s is no die.', $record->name));
+        }
+
+        return $record->cutting($input->cutSizes($field));
     }
 
     private static function sheet(Input $input, Sheet $before): Sheet

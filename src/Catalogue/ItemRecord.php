@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Paper\CutSizes;
 use Lottel\Core\Paper\Sheet;
 
 /** What is written down about an item, apart from where it is at home and how it is counted. Sides in ticks. */
@@ -15,6 +16,7 @@ final readonly class ItemRecord
      * @param string|null $colour as #rrggbb
      * @param list<string> $hazards
      * @param array<string, string> $details what is known of its kind alone, by field
+     * @param CutSizes|null $cutSizes of a die; null where nobody has said
      */
     public function __construct(
         public string $name,
@@ -35,6 +37,7 @@ final readonly class ItemRecord
         public ?int $grams,
         public array $details,
         public Sheet $sheet = new Sheet(),
+        public ?CutSizes $cutSizes = null,
     ) {
     }
 
@@ -59,9 +62,22 @@ final readonly class ItemRecord
         return $this->copy(null, null, null, $this->colour, null, null, $sheet);
     }
 
-    /** @param list<string>|null $themes */
-    private function copy(?string $name, ?string $maker, ?array $themes, ?string $colour, ?string $sentiments, ?string $note, ?Sheet $sheet = null): self
+    public function cutting(?CutSizes $sizes): self
     {
+        return $this->copy(null, null, null, $this->colour, null, null, null, $sizes ?? CutSizes::of([]));
+    }
+
+    /** @param list<string>|null $themes */
+    private function copy(
+        ?string $name,
+        ?string $maker,
+        ?array $themes,
+        ?string $colour,
+        ?string $sentiments,
+        ?string $note,
+        ?Sheet $sheet = null,
+        ?CutSizes $cutSizes = null,
+    ): self {
         return new self(
             $name ?? $this->name,
             $this->kind,
@@ -81,6 +97,7 @@ final readonly class ItemRecord
             $this->grams,
             $this->details,
             $sheet ?? $this->sheet,
+            $cutSizes ?? $this->cutSizes,
         );
     }
 }

@@ -10,6 +10,7 @@ use Lottel\Core\Filing\FilingScheme;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Paper\CutSizes;
 
 /** An item with all that is written down about it. */
 final readonly class ItemRow
@@ -65,6 +66,7 @@ final readonly class ItemRow
             $row->intOrNull('grams'),
             $row->named('details'),
             SheetColumns::read($row),
+            null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes')),
         );
     }
 
@@ -105,6 +107,7 @@ final readonly class ItemRow
 
         return $record->sheet->hasFacts()
             || [] !== $record->details
+            || null !== $record->cutSizes
             || '' !== $record->collection
             || '' !== $record->season
             || null !== $record->grams

@@ -16,6 +16,7 @@ enum RecordWord: string
     case Size = 'size';
     case Weight = 'weight';
     case Direction = 'direction';
+    case Cuts = 'cuts';
 
     public function label(): string
     {
@@ -29,6 +30,7 @@ enum RecordWord: string
             self::Size => 'Size of a sheet',
             self::Weight => 'Weight of the paper',
             self::Direction => 'Pattern or grain runs',
+            self::Cuts => 'Sizes that it cuts',
         };
     }
 }

@@ -46,6 +46,7 @@ final readonly class TakeIn
         $item->colour = $thing->colour;
         $item->season = $thing->season;
         $item->sheet->put($thing->sheet);
+        $item->cutSizes = $thing->cutSizes?->ticks();
         $item->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $thing->hazards);
         $this->entities->persist($item);
         $this->index->item($item);

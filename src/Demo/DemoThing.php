@@ -6,6 +6,7 @@ namespace App\Demo;
 
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Paper\CutSizes;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\Sheet;
@@ -52,6 +53,12 @@ final readonly class DemoThing
         $size ??= Kind::Envelope === $kind ? null : SheetSize::inName($this->name, LengthUnit::Inch);
 
         return new Sheet($size, $weight, $direction, outline: null === $size || null === $without ? null : SheetShape::withoutCorner($size, $without));
+    }
+
+    /** What a die cuts, as its other words say it; null where they do not. */
+    public function cutSizes(): ?CutSizes
+    {
+        return 1 === preg_match('/(?:^|, )cuts (.+)$/D', $this->words, $m) ? CutSizes::read($m[1], LengthUnit::Inch) : null;
     }
 
     /** The name of the paper that a scrap was cut from, which may hold a comma itself; empty where nobody knows. */

@@ -180,6 +180,7 @@ final readonly class FurnishRoom
         $item->colour = $colours->has($thing->colour) ? $colours->text($thing->colour) : null;
         $item->sentiments = Kind::StampSet === $place->saysKind ? str_replace(' / ', "\n", $thing->words) : '';
         $item->sheet->put($thing->sheet($kind));
+        $item->cutSizes = $thing->cutSizes()?->ticks();
         $item->parent = '' === $thing->parent() ? null : $this->item($thing->parent());
         $hazards = array_values(array_filter($words, static fn (string $word): bool => null !== Hazard::tryFrom($word)));
         $item->hazards = array_values(array_unique([...$item->hazards, ...$hazards]));

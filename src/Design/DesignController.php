@@ -42,6 +42,7 @@ final class DesignController extends Page
         private readonly RoomReading $room,
         private readonly StartingPoints $starts,
         private readonly ProposeThings $propose,
+        private readonly DiesForDesign $dies,
     ) {
     }
 
@@ -61,11 +62,14 @@ final class DesignController extends Page
             ]);
         }
 
+        $cutBy = $this->dies->of($board);
+
         return $this->render('design/board.html.twig', [
             'kit' => $row,
+            'cut_by' => $cutBy,
             'board' => $board,
             'grid' => PageGrid::step($this->frame->measure()),
-            'proposed' => $row->isClosed() ? [] : $this->propose->for($row, $board),
+            'proposed' => $row->isClosed() ? [] : $this->propose->for($row, $board, $cutBy),
             'open' => $request->query->getString('open'),
             'lit' => $this->lit($board),
             'version' => $this->reading->version($id),

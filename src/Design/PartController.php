@@ -78,6 +78,15 @@ final class PartController extends Page
         }, fn (Problem $problem): Response => $this->again($id, $problem));
     }
 
+    /** The drawing as it is written. */
+    #[Route('/kits/{id<[0-9]{1,12}>}/design/drawing', name: 'design_drawing', methods: ['GET'])]
+    public function drawing(int $id): Response
+    {
+        $kit = $this->kits->one($id);
+
+        return $this->drawn($this->board->with($kit, $row = $this->designs->one($kit), $row->design()), false);
+    }
+
     /** The drawing as it would be with what is typed; nothing is written, and what cannot be leaves it as it is. */
     #[Route('/kits/{id<[0-9]{1,12}>}/design/preview/{part<(?:[LB][0-9]{1,6}|base|new)>}', name: 'preview_part', methods: ['POST'])]
     public function preview(Request $request, int $id, string $part): Response
@@ -97,10 +106,15 @@ final class PartController extends Page
             return new Response(status: Response::HTTP_NO_CONTENT);
         }
 
+        return $this->drawn($board, true);
+    }
+
+    private function drawn(Board $board, bool $isPreview): Response
+    {
         return $this->render('design/_drawing.html.twig', [
             'board' => $board,
             'grid' => PageGrid::step($this->frame->measure()),
-            'is_preview' => true,
+            'is_preview' => $isPreview,
         ]);
     }
 

@@ -9,21 +9,15 @@ use App\Database\Row;
 use App\Kits\KitReading;
 use App\Kits\KitRow;
 use App\Kits\NeedRow;
-use App\Web\Frame;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Balance;
 use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Design\CutByDie;
-use Lottel\Core\Design\LayerKind;
-use Lottel\Core\Design\PlacedLayer;
 
 /** Proposes what goes with a design: of its theme or occasion, companions of what is on the list, colours that balance it. */
 final readonly class ProposeThings
 {
     private const MOST_OF_EACH = 3;
-    private const CUTS = "SELECT id, json_extract(details, '$.\"cut sizes\"') FROM item
-        WHERE kind = 'die' AND removed_at IS NULL AND json_extract(details, '$.\"cut sizes\"') IS NOT NULL";
 
     /** Things that bring a colour of their own onto a card or page. */
     private const COLOURED = "WHERE i.kind IN ('ink', 'embellishment', 'ribbon', 'paper') AND i.colour IS NOT NULL";
@@ -34,19 +28,23 @@ final readonly class ProposeThings
     private const IN_HARMONY = 15.0;
     private const KINDS = ['stamp set', 'die', 'ink', 'embellishment', 'stencil'];
 
-    public function __construct(private Connection $database, private KitReading $kits, private Frame $frame)
+    public function __construct(private Connection $database, private KitReading $kits)
     {
     }
 
-    /** @return list<Proposed> */
-    public function for(KitRow $kit, Board $board): array
+    /**
+     * @param array<string, CutBy> $cutBy what cuts its die-cut layers
+     *
+     * @return list<Proposed>
+     */
+    public function for(KitRow $kit, Board $board, array $cutBy): array
     {
         $needs = $this->kits->needs($kit->id);
         // A list without a number in it would exclude everything.
         $onList = [0, ...array_map(static fn (NeedRow $need): int => $need->thing->id, $needs)];
         $themes = $this->themes($kit, $needs);
         $proposed = [];
-        foreach ([...$this->dies($board), ...$this->companions($onList), ...$this->ofTheme($themes, $onList), ...$this->balancing($board, $onList)] as $one) {
+        foreach ([...self::dies($cutBy, $board, $onList), ...$this->companions($onList), ...$this->ofTheme($themes, $onList), ...$this->balancing($board, $onList)] as $one) {
             $proposed[$one->thing->id] ??= $one;
         }
 
@@ -81,25 +79,25 @@ final readonly class ProposeThings
         return array_values(array_unique($themes));
     }
 
-    /** @return list<Proposed> dies that cut what is die-cut */
-    private function dies(Board $board): array
+    /**
+     * @param array<string, CutBy> $cutBy
+     * @param list<int> $onList
+     *
+     * @return list<Proposed> dies that cut what is die-cut
+     */
+    private static function dies(array $cutBy, Board $board, array $onList): array
     {
-        $wanted = array_filter($board->front, static fn (PlacedLayer $placed): bool => LayerKind::DieCut === $placed->layer->kind);
-        $cutsOf = [] === $wanted ? [] : $this->database->fetchAllKeyValue(self::CUTS);
-        $cut = [];
-        foreach ($cutsOf as $die => $sizes) {
-            foreach ($wanted as $placed) {
-                if (CutByDie::is(Row::word($sizes), $placed->at->sides(), $this->frame->measure())) {
-                    $cut[(int) $die] ??= 'cuts the '.$placed->layer->name;
+        $proposed = [];
+        foreach ($cutBy as $part => $by) {
+            $name = $board->design->layer((int) substr($part, 1))->name;
+            foreach ($by->exact as $die) {
+                if (!\in_array($die->thing->id, $onList, true)) {
+                    $proposed[] = new Proposed($die->thing, 'cuts the '.$name);
                 }
             }
         }
 
-        return [] === $cut ? [] : $this->read(
-            'WHERE i.id IN (:dies)',
-            ['dies' => array_keys($cut)],
-            static fn (ThingLine $die): string => $cut[$die->id],
-        );
+        return $proposed;
     }
 
     /**

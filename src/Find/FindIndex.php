@@ -15,6 +15,8 @@ use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Size;
+use Lottel\Core\Paper\CutSizes;
 use Lottel\Core\Paper\Sheet;
 use Lottel\Core\Words\SizeWords;
 
@@ -46,6 +48,7 @@ final readonly class FindIndex implements PlaceIndex, ItemIndex
             $item->season,
             $item->sheet->finish,
             self::measures($item->sheet->sheet()),
+            ...array_map(self::size(...), CutSizes::ofTicks($item->cutSizes ?? [])->sizes),
             ...array_values($item->details),
         ]);
         $this->put(2 * (int) $item->id, $item->name, $item->maker, $words, $item->home->address ?? '');
@@ -54,10 +57,14 @@ final readonly class FindIndex implements PlaceIndex, ItemIndex
     /** Size and weight of a sheet as one looks for them. */
     private static function measures(Sheet $sheet): string
     {
-        $inches = new LengthFormat(LengthUnit::Inch);
-        $size = null === $sheet->size ? '' : SizeWords::in($inches->number($sheet->size->width).' x '.$inches->number($sheet->size->height));
+        return trim((null === $sheet->size ? '' : self::size($sheet->size)).' '.($sheet->weight?->inWords() ?? ''));
+    }
 
-        return trim($size.' '.($sheet->weight?->inWords() ?? ''));
+    private static function size(Size $size): string
+    {
+        $inches = new LengthFormat(LengthUnit::Inch);
+
+        return SizeWords::in($inches->number($size->width).' x '.$inches->number($size->height));
     }
 
     public function place(Place $place): void

@@ -312,6 +312,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self('Say what is to change: a maker, a theme, a kind, a collection, a season, or a new home.');
     }
 
+    public static function noSizeIsWritten(): self
+    {
+        return new self('Write down what at least one of them cuts.');
+    }
+
     public static function trackingIsKept(): self
     {
         return new self('This has moved already. Say under “Count it in another way” how much of the one is how much of the other.');

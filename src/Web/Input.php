@@ -15,6 +15,7 @@ use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Measure\WeightFormat;
+use Lottel\Core\Paper\CutSizes;
 use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\InvalidGrammage;
 use Lottel\Core\Paper\Sheet;
@@ -271,6 +272,19 @@ final class Input
             return SheetSize::read($text, $this->measure);
         } catch (InvalidLength $problem) {
             $this->refuse($field, $problem->getMessage());
+
+            return null;
+        }
+    }
+
+    /** Reads the sizes that a die cuts; null where nothing was typed. */
+    public function cutSizes(string $field): ?CutSizes
+    {
+        $text = $this->text($field, 400);
+        try {
+            return '' === $text ? null : CutSizes::read($text, $this->measure);
+        } catch (InvalidLength $wrong) {
+            $this->refuse($field, $wrong->getMessage());
 
             return null;
         }

@@ -7,6 +7,7 @@ namespace App\Web;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\Size;
+use Lottel\Core\Paper\CutSizes;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
 
@@ -39,6 +40,7 @@ final class MeasureExtension extends AbstractExtension
                     ? ''
                     : $this->frame->lengths()->number($size->width).' × '.$this->frame->lengths()->number($size->height),
             ),
+            new TwigFilter('cuts_field', fn (?CutSizes $sizes): string => $sizes?->written($this->frame->lengths()) ?? ''),
             new TwigFilter('weight', fn (int $grams): string => $this->frame->weights()->print($grams)),
             new TwigFilter('weight_field', fn (?int $grams): string => null === $grams ? '' : $this->frame->weights()->field($grams)),
             new TwigFilter('mm_field', $this->mmField(...)),

@@ -67,6 +67,14 @@ test('eight cards with mat, panel and a strip on foam: from words over board, pu
     await ada.fill('#part-L3-size', '3 × 1');
     await ada.locator('.as-typed').waitFor();
     assert.match(await ada.locator('.as-typed .card-drawing').getAttribute('aria-label'), /strip 3 × 1/, 'the drawing follows what is typed');
+    await ada.locator('#part-L3 summary').first().press('Enter');
+    await ada.locator('#board-drawing:not(.as-typed)').waitFor();
+    assert.match(await ada.locator('.card-drawing').first().getAttribute('aria-label'), /strip 3½ × ¾/, 'closed unsent, it is drawn as it is written');
+    await ada.locator('.add-part summary', { hasText: 'mat' }).press('Enter');
+    await ada.locator('.as-typed').waitFor();
+    assert.match(await ada.locator('.card-drawing').first().getAttribute('aria-label'), /strip 3½ × ¾, mat /, 'what would be added is drawn at once');
+    await ada.locator('.add-part[open] summary').first().press('Enter');
+    await ada.locator('#board-drawing:not(.as-typed)').waitFor();
     await ada.goto(`${kit}/design`);
 
     // What cannot be is told beside its field, and loses nothing.

@@ -124,6 +124,7 @@ async function allPages(page) {
         '/stores/labels',
         '/stores/tape',
         '/stores/queue',
+        '/stores/dies',
         '/scan',
         '/find',
         '/find?theme=sea&colour=blue&panel=4',

@@ -18,7 +18,6 @@ final class KindFields
                 'made of' => ['Made of', 'clear polymer, rubber, on wood'],
             ],
             Kind::Die => [
-                'cut sizes' => ['Cuts these sizes', '4 1/4 × 5 1/2, 3 × 4'],
                 'shape' => ['Shape', 'nested ovals'],
                 'fits' => ['Cuts out', 'the gulls of Lighthouse and gulls'],
             ],

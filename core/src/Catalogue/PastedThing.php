@@ -12,6 +12,7 @@ use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Size;
+use Lottel\Core\Paper\CutSizes;
 use Lottel\Core\Paper\Grammage;
 use Lottel\Core\Paper\InvalidGrammage;
 use Lottel\Core\Paper\Sheet;
@@ -46,12 +47,14 @@ final readonly class PastedThing
         public array $hazards,
         public bool $isKindGuessed,
         public Sheet $sheet = new Sheet(),
+        public ?CutSizes $cutSizes = null,
     ) {
     }
 
     /**
      * Reads lines of `name; maker; quantity; themes; colour; size; weight`, of which only the name must be there; themes are parted
-     * by commas, a colour is a hex code or a name, size and weight are those of a sheet, such as `8 1/2 × 11` and `80 lb cover`.
+     * by commas, a colour is a hex code or a name, size and weight are those of a sheet, such as `8 1/2 × 11` and `80 lb cover`;
+     * of a die the size is what it cuts, several parted by commas.
      * Empty lines are passed over.
      *
      * @return list<self>
@@ -160,7 +163,8 @@ final readonly class PastedThing
             $rule->season,
             KindWords::hazards($kind, $name),
             null !== $guess,
-            self::sheet($kind, $size, $weight, $number, $quantities->unit),
+            Kind::Die === $kind ? new Sheet() : self::sheet($kind, $size, $weight, $number, $quantities->unit),
+            Kind::Die === $kind ? self::cutSizes($size, $weight, $number, $quantities->unit) : null,
         );
     }
 
@@ -195,7 +199,7 @@ final readonly class PastedThing
             return new Sheet();
         }
         if (!$kind->isSheet()) {
-            throw InvalidPaste::badSize($number, 'Only papers, scraps, envelopes and bases have a size and a weight.');
+            throw InvalidPaste::badSize($number, 'Only papers, scraps, envelopes, bases and dies have a size.');
         }
         try {
             return new Sheet('' === $size ? null : SheetSize::read($size, $unit), '' === $weight ? null : Grammage::parse($weight));
@@ -203,6 +207,18 @@ final readonly class PastedThing
             throw InvalidPaste::badSize($number, $wrong->getMessage());
         } catch (InvalidGrammage $wrong) {
             throw InvalidPaste::badWeight($number, $wrong->getMessage());
+        }
+    }
+
+    private static function cutSizes(string $sizes, string $weight, int $number, LengthUnit $unit): ?CutSizes
+    {
+        if ('' !== $weight) {
+            throw InvalidPaste::badWeight($number, 'A die has no weight of paper.');
+        }
+        try {
+            return '' === $sizes ? null : CutSizes::read($sizes, $unit);
+        } catch (InvalidLength $wrong) {
+            throw InvalidPaste::badSize($number, $wrong->getMessage());
         }
     }
 

@@ -21,6 +21,11 @@ final class InvalidLength extends \InvalidArgumentException
         return new self(\sprintf('“%s” is no size of a sheet. Write it like 8 1/2 × 11, 216 × 279 mm, letter or A4.', self::shortened($text)));
     }
 
+    public static function isTooMany(int $most): self
+    {
+        return new self(\sprintf('These are more than %d sizes. Write a set down as several things.', $most));
+    }
+
     public static function cornerIsTooLarge(): self
     {
         return new self('The corner that is missing must be smaller on both sides than the whole, such as 6 × 8 without 3 × 5.');

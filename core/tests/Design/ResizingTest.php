@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lottel\Core\Tests\Design;
 
 use Lottel\Core\Design\CardSize;
-use Lottel\Core\Design\CutByDie;
 use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Design\FoamSquares;
 use Lottel\Core\Design\Form;
@@ -101,15 +100,6 @@ final class ResizingTest extends TestCase
             ['Photo 1 on its mat: 1⅝ from the left, ⅞ in from the top, right page'],
             array_map(static fn (MakingStep $step): string => $step->words, (new MakingSteps(new LengthFormat(LengthUnit::Inch)))->of($page)),
         );
-    }
-
-    public function testADieCutsASizeOneWayRoundOrTheOther(): void
-    {
-        $gull = Designs::sides(28, 12);
-        self::assertTrue(CutByDie::is('3 × 3; 3/4 × 1 3/4', $gull, LengthUnit::Inch));
-        self::assertTrue(CutByDie::is('1 13/16 × 3/4', $gull, LengthUnit::Inch), 'a sixteenth is as good as exact');
-        self::assertFalse(CutByDie::is('2 × 3/4, large', $gull, LengthUnit::Inch));
-        self::assertFalse(CutByDie::is('', $gull, LengthUnit::Inch));
     }
 
     public function testBasesComeOutOfSheetsInPlainRows(): void

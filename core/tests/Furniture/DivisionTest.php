@@ -89,7 +89,7 @@ final class DivisionTest extends TestCase
                 self::assertNotSame('', $label.$example);
             }
         }
-        self::assertArrayHasKey('cut sizes', KindFields::of(Kind::Die));
+        self::assertArrayHasKey('shape', KindFields::of(Kind::Die));
         self::assertArrayHasKey('cleans with', KindFields::of(Kind::Ink));
         self::assertSame([], KindFields::of(Kind::Paper), 'paper has its measures instead');
     }

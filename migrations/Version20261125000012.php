@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Migrations;
+
+use App\Database\Row;
+use App\Database\StepJournal;
+use Doctrine\DBAL\Schema\Schema;
+use Doctrine\Migrations\AbstractMigration;
+use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Paper\CutSizes;
+
+/** What was written about the sizes that a die cuts is read; what cannot be read is kept in the note. */
+final class Version20261125000012 extends AbstractMigration
+{
+    public function getDescription(): string
+    {
+        return 'Dies with the sizes that they cut.';
+    }
+
+    public function up(Schema $schema): void
+    {
+        $this->addSql('ALTER TABLE item ADD COLUMN cut_sizes CLOB DEFAULT NULL');
+    }
+
+    public function postUp(Schema $schema): void
+    {
+        $unit = LengthUnit::tryFrom(Row::word($this->connection->fetchOne('SELECT measure FROM room ORDER BY id LIMIT 1') ?: 'in')) ?? LengthUnit::Inch;
+        $dies = $this->connection->fetchAllAssociative("SELECT id, note, details FROM item WHERE json_extract(details, '$.\"cut sizes\"') IS NOT NULL");
+        foreach ($dies as $columns) {
+            $this->measure(new Row($columns), $unit);
+        }
+        foreach (StepJournal::install($this->connection) as $sql) {
+            $this->connection->executeStatement($sql);
+        }
+    }
+
+    private function measure(Row $die, LengthUnit $unit): void
+    {
+        $details = $die->named('details');
+        $said = $details['cut sizes'];
+        unset($details['cut sizes']);
+        $sizes = self::sizes($said, $unit);
+        $this->connection->update('item', [
+            'cut_sizes' => null === $sizes ? null : json_encode($sizes->ticks(), \JSON_THROW_ON_ERROR),
+            'note' => null === $sizes ? trim($die->text('note')."\nCuts these sizes: ".$said) : $die->text('note'),
+            'details' => [] === $details ? '{}' : json_encode($details, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE),
+        ], ['id' => $die->int('id')]);
+    }
+
+    private static function sizes(string $text, LengthUnit $unit): ?CutSizes
+    {
+        try {
+            $sizes = CutSizes::read($text, $unit);
+        } catch (InvalidLength) {
+            return null;
+        }
+
+        return $sizes->isNone() ? null : $sizes;
+    }
+}
