@@ -66,6 +66,8 @@ $pages = [
     'full' => ['/upkeep/full'],
     'figures' => ['/upkeep/figures'],
     'not used' => ['/upkeep/idle', '/upkeep/idle?months=6'],
+    'seasons' => ['/upkeep/seasons'],
+    'what the dies cut' => ['/stores/dies'],
     'better homes, found' => ['/upkeep/homes?look=1'],
     'year' => ['/year'],
     'dates' => ['/occasions'],

@@ -17,12 +17,15 @@ final class Version20261125000012 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Dies with the sizes that they cut.';
+        return 'Dies with the sizes that they cut; places for the season at hand, and where their things live otherwise.';
     }
 
     public function up(Schema $schema): void
     {
         $this->addSql('ALTER TABLE item ADD COLUMN cut_sizes CLOB DEFAULT NULL');
+        $this->addSql('ALTER TABLE item ADD COLUMN season_home_id INTEGER DEFAULT NULL REFERENCES place (id)');
+        $this->addSql('CREATE INDEX item_season_home ON item (season_home_id)');
+        $this->addSql('ALTER TABLE place ADD COLUMN is_for_season BOOLEAN NOT NULL DEFAULT 0');
     }
 
     public function postUp(Schema $schema): void

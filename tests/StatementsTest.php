@@ -51,6 +51,7 @@ final class StatementsTest extends RoomTestCase
                 '/stores/places/C2',
                 '/stores/queue',
                 '/stores/dies',
+                '/upkeep/seasons',
                 '/stores/labels',
                 "/items/{$card->id}",
                 "/items/{$card->id}/homes",

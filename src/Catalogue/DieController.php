@@ -62,7 +62,9 @@ final class DieController extends Page
                 $describe($die, $record, $die->tracking);
             }
 
-            return Outcome::undoable($this->generateUrl('dies'), \sprintf('What %s written down.', Counted::of(\count($changed), 'die cuts is', 'dies cut is')));
+            $said = Counted::of(\count($changed), 'die cuts is', 'dies cut is');
+
+            return Outcome::undoable($this->generateUrl('dies'), \sprintf('What %s written down.', $said));
         }, $this->page(...));
     }
 }

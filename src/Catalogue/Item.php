@@ -20,6 +20,7 @@ use Lottel\Core\Paper\Sheet;
 #[ORM\Index(name: 'item_home', columns: ['home_id'])]
 #[ORM\Index(name: 'item_name', columns: ['name'])]
 #[ORM\Index(name: 'item_themes', columns: ['themes'])]
+#[ORM\Index(name: 'item_season_home', columns: ['season_home_id'])]
 #[ORM\Index(name: 'item_parent', columns: ['parent_id'])]
 #[ORM\Index(name: 'item_sheet', columns: ['kind', 'sheet_width'])]
 #[ORM\Index(name: 'item_colour', columns: ['kind', 'colour'])]
@@ -88,6 +89,10 @@ class Item
     /** The paper that a scrap was cut from. */
     #[ORM\ManyToOne(targetEntity: self::class)]
     public ?Item $parent = null;
+
+    /** Where it lives when its season is over, as long as it is at home in a place for the season at hand. */
+    #[ORM\ManyToOne]
+    public ?Place $seasonHome = null;
 
     #[ORM\Column(length: 40, nullable: true)]
     public ?string $photo = null;

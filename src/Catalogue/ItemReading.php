@@ -24,7 +24,8 @@ final readonly class ItemReading
     public function item(int $id): ItemRow
     {
         $row = $this->database->fetchAssociative(
-            'SELECT i.*, h.address AS home, h.name AS home_name, h.scheme AS home_scheme FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id = ?',
+            'SELECT i.*, h.address AS home, h.name AS home_name, h.scheme AS home_scheme, s.address AS season_home
+             FROM item i LEFT JOIN place h ON h.id = i.home_id LEFT JOIN place s ON s.id = i.season_home_id AND s.retired_at IS NULL WHERE i.id = ?',
             [$id],
         );
 

@@ -24,6 +24,7 @@ final readonly class ItemRow
         public ?string $home,
         public string $homeName,
         public ?FilingScheme $homeScheme,
+        public ?string $seasonHome,
         public ?\DateTimeImmutable $removedAt,
     ) {
     }
@@ -41,6 +42,7 @@ final readonly class ItemRow
             $row->textOrNull('home'),
             $row->textOrNull('home_name') ?? '',
             null === $scheme ? null : FilingScheme::parse($scheme),
+            $row->textOrNull('season_home'),
             $row->timeOrNull('removed_at'),
         );
     }

@@ -65,6 +65,7 @@ final readonly class KeepHomes
     {
         $old = $item->home;
         $item->home = $home;
+        $item->seasonHome = self::seasonHome($item, $old, $home);
         $this->index->item($item);
         if (null !== $old && $old !== $home) {
             $this->labels->wishForThing($item, 'moved');
@@ -75,6 +76,16 @@ final readonly class KeepHomes
                 $this->log->move($step, $item->moves($quantity, $from, $home, Reason::Move), null, null === $old ? 'got its first home' : 'got a new home');
             }
         }
+    }
+
+    /** Where it goes back to after the season, if its new home is one for the season at hand only. */
+    private static function seasonHome(Item $item, ?Place $old, Place $home): ?Place
+    {
+        if (!$home->isForSeason) {
+            return null;
+        }
+
+        return true === $old?->isForSeason ? $item->seasonHome : $old;
     }
 
     /** A lost thing turned up: all of it is in that place again. */

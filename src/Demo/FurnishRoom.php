@@ -89,7 +89,14 @@ final readonly class FurnishRoom
             $this->label($this->place($address), $said);
         }
         foreach ($file->parts('inner') as $inner) {
-            $this->build->divide($this->place($inner->text('in')), $inner->text('label'), $inner->text('kind'), $inner->text('name'), $inner->int('layer', 0));
+            $part = $this->build->divide(
+                $this->place($inner->text('in')),
+                $inner->text('label'),
+                $inner->text('kind'),
+                $inner->text('name'),
+                $inner->int('layer', 0),
+            );
+            $part->season = $inner->text('season', '');
         }
         $this->entities->flush();
         $this->database->executeStatement(
@@ -164,6 +171,7 @@ final readonly class FurnishRoom
             mostGrams: $said->has('carries') ? $said->int('carries') : $place->mostGrams,
             fileAfterUses: $said->has('file_after_uses') ? $said->int('file_after_uses') : null,
         ));
+        $place->isForSeason = $said->has('for_season');
         $this->index->place($place);
     }
 

@@ -44,7 +44,12 @@ final readonly class ProposeThings
         $onList = [0, ...array_map(static fn (NeedRow $need): int => $need->thing->id, $needs)];
         $themes = $this->themes($kit, $needs);
         $proposed = [];
-        foreach ([...self::dies($cutBy, $board, $onList), ...$this->companions($onList), ...$this->ofTheme($themes, $onList), ...$this->balancing($board, $onList)] as $one) {
+        foreach ([
+            ...self::dies($cutBy, $board, $onList),
+            ...$this->companions($onList),
+            ...$this->ofTheme($themes, $onList),
+            ...$this->balancing($board, $onList),
+        ] as $one) {
             $proposed[$one->thing->id] ??= $one;
         }
 

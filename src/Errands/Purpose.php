@@ -12,6 +12,7 @@ enum Purpose: string
     case Count = 'count';
     case PutAway = 'put away';
     case Weed = 'weed';
+    case Season = 'season';
     case All = 'all';
 
     public function words(): string
@@ -22,6 +23,7 @@ enum Purpose: string
             self::Count => 'Count round',
             self::PutAway => 'Put-away round',
             self::Weed => 'Weeding round',
+            self::Season => 'Season round',
             self::All => 'Upkeep round',
         };
     }

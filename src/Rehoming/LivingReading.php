@@ -7,11 +7,8 @@ namespace App\Rehoming;
 use App\Catalogue\ThingRow;
 use App\Database\Row;
 use App\Stores\PlaceReading;
-use App\Stores\ReachOfPlaces;
-use App\Stores\RoomReading;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Homes\Contents;
-use Lottel\Core\Homes\ReachSeconds;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Upkeep\Better\Dwelling;
 use Lottel\Core\Upkeep\Better\Household;
@@ -26,8 +23,7 @@ final readonly class LivingReading
     public function __construct(
         private Connection $database,
         private PlaceReading $places,
-        private RoomReading $room,
-        private ReachOfPlaces $reach,
+        private Dwellings $dwellings,
         private ClockInterface $clock,
     ) {
     }
@@ -79,7 +75,7 @@ final readonly class LivingReading
         $rows = $this->database->iterateAssociative(
             "SELECT i.*, b.place_id, b.quantity, p.nature FROM balance b JOIN place p ON p.id = b.place_id AND p.nature IN ('storage', 'tray')
              JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id
-             WHERE h.id IS NULL OR (h.nature = 'storage' AND h.retired_at IS NULL AND h.unit_id IS NOT NULL)",
+             WHERE h.id IS NULL OR (h.nature = 'storage' AND h.retired_at IS NULL AND h.unit_id IS NOT NULL AND NOT h.is_for_season)",
         );
         $homes = $contents = [];
         foreach ($rows as $columns) {
@@ -153,22 +149,9 @@ final readonly class LivingReading
     {
         $dwellings = [];
         foreach ($this->places->inRoom() as $place) {
-            $height = $this->room->heightOf($place);
-            $dwellings[$place->id] = new Dwelling(
-                $place->id,
-                $place->address,
-                $this->reach->to($place->id) ?? ReachSeconds::none(),
-                $place->belonging(),
-                $place->scheme(),
-                $place->inside,
-                $place->capacity($height),
-                $contents[$place->id] ?? new Contents(0, 0, 0),
-                $place->season,
-                $height,
-                $place->isChildSafe,
-                null === $place->fileAfterUses,
-                $place->unitId ?? 0,
-            );
+            if (!$place->isForSeason) {
+                $dwellings[$place->id] = $this->dwellings->of($place, $contents[$place->id] ?? new Contents(0, 0, 0));
+            }
         }
 
         return $dwellings;

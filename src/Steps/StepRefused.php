@@ -312,6 +312,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self('Say what is to change: a maker, a theme, a kind, a collection, a season, or a new home.');
     }
 
+    public static function isForNewThings(string $place): self
+    {
+        return new self(\sprintf('New things wait in %s until they are filed. Choose another place for the season at hand.', $place));
+    }
+
     public static function noSizeIsWritten(): self
     {
         return new self('Write down what at least one of them cuts.');

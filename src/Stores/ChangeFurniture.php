@@ -231,7 +231,7 @@ final readonly class ChangeFurniture
     private function isUnused(Place $place): bool
     {
         return false === $this->database->fetchOne('SELECT 1 FROM balance WHERE place_id = ?', [$place->id])
-            && false === $this->database->fetchOne('SELECT 1 FROM item WHERE home_id = ?', [$place->id]);
+            && false === $this->database->fetchOne('SELECT 1 FROM item WHERE home_id = ? OR season_home_id = ?', [$place->id, $place->id]);
     }
 
     /** @param list<array{Place, string}> $names new addresses; inner places follow */

@@ -99,6 +99,10 @@ class Place
     #[ORM\Column(length: 10, options: ['default' => ''])]
     public string $season = '';
 
+    /** Whether things of the season at hand come here, and go back when it is over. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $isForSeason = false;
+
     #[ORM\Column(options: ['default' => false])]
     public bool $isChildSafe = false;
 

@@ -41,7 +41,7 @@ final class RoomDrawing
      *
      * @param array<int, string> $lit what is written on a lit place's disc, by place; empty text lights it without a disc
      * @param string|null $wall the wall to be seen where not all are; null for the one with most of what is lit
-     * @param list<array{int, int, string}> $arrows from which place's front to which, with a letter
+     * @param list<array{int, int, string}> $arrows from which place to which, with a letter; they are drawn from front to front
      */
     public function room(array $lit = [], ?string $wall = null, array $arrows = []): string
     {
@@ -51,6 +51,7 @@ final class RoomDrawing
         $this->fronts = null;
         $version = $this->room->version();
         $states = $this->states->now();
+        $arrows = array_map(fn (array $arrow): array => [$this->front($arrow[0]), $this->front($arrow[1]), $arrow[2]], $arrows);
         $html = '';
         foreach (array_keys(self::FIELDS) as $view) {
             $seen = $this->isLegible($view, $version) ? null : $this->seen($lit, $wall);
@@ -61,6 +62,11 @@ final class RoomDrawing
         }
 
         return $html.$this->silhouettes($lit);
+    }
+
+    private function front(int $place): int
+    {
+        return $this->room->frontOf($place) ?? $place;
     }
 
     /** @return list<string> what the shapes in the drawing may say at present */

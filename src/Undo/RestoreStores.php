@@ -49,7 +49,7 @@ final readonly class RestoreStores
             $home = null === $change->was['home_id'] ? null : (string) ($this->rows->get('place', (int) $change->was['home_id'])['address'] ?? '');
             $back->home((string) ($change->was['name'] ?? $name), $home);
         }
-        if ([] !== array_diff_key($change->was, ['home_id' => true])) {
+        if ([] !== array_diff_key($change->was, ['home_id' => true, 'season_home_id' => true])) {
             $back->record('the record of '.($change->was['name'] ?? $name));
         }
     }
@@ -220,7 +220,7 @@ final readonly class RestoreStores
         }
         $id = $change->row;
         $address = (string) ($this->rows->get('place', $id)['address'] ?? $change->text('address'));
-        $isInUse = $this->rows->has('balance', 'place_id', $id) || $this->rows->has('item', 'home_id', $id)
+        $isInUse = $this->rows->has('balance', 'place_id', $id) || $this->rows->has('item', 'home_id', $id) || $this->rows->has('item', 'season_home_id', $id)
             || false !== $this->database->fetchOne('SELECT 1 FROM place WHERE parent_id = ? AND retired_at IS NULL', [$id]);
         if ($isInUse) {
             throw StepRefused::isInUse($address);

@@ -17,6 +17,7 @@ use App\Lying\LyingReading;
 use App\Rehoming\ExchangeSlip;
 use App\Rehoming\FindBetterHomes;
 use App\Rehoming\SlipsOfPlan;
+use App\Seasons\SeasonReading;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Stores\RoomReading;
@@ -46,6 +47,7 @@ final class UpkeepController extends Page
         private readonly ItemReading $items,
         private readonly RoomReading $room,
         private readonly BeginAll $all,
+        private readonly SeasonReading $seasons,
     ) {
     }
 
@@ -68,6 +70,7 @@ final class UpkeepController extends Page
             'old' => array_values(array_filter($this->lying->kits(), static fn (LyingKit $kit): bool => $kit->isOld())),
             'not_filed' => $this->items->notFiled(),
             'accuracy' => $this->counts->accuracy(),
+            'season' => $this->seasons->page(),
             'over' => $filled->over(),
             'growing' => $filled->growing(),
             'rounds' => array_map(fn (Errand $errand): array => [$errand, $this->rounds->round($errand)], $this->errands->open()),

@@ -125,6 +125,7 @@ async function allPages(page) {
         '/stores/tape',
         '/stores/queue',
         '/stores/dies',
+        '/upkeep/seasons',
         '/scan',
         '/find',
         '/find?theme=sea&colour=blue&panel=4',

@@ -23,6 +23,12 @@ enum Season: string
         };
     }
 
+    /** Whether it is at hand on a day: from about a month before it begins until it ends (common practice, no source). */
+    public function isAtHandOn(\DateTimeImmutable $day): bool
+    {
+        return $this === self::broughtForwardOn($day) || $this === self::broughtForwardOn($day->modify('first day of last month'));
+    }
+
     /**
      * Whether a place is one of this season: by what it says, or by most of what is in it.
      *

@@ -46,6 +46,26 @@ final readonly class Dwelling
         return null === $this->capacity ? 0 : (int) floor(1000 * $this->capacity->litres());
     }
 
+    /** Returns it with something else in it. */
+    public function holding(Contents $contents): self
+    {
+        return new self(
+            $this->id,
+            $this->address,
+            $this->reach,
+            $this->says,
+            $this->scheme,
+            $this->inside,
+            $this->capacity,
+            $contents,
+            $this->season,
+            $this->heightMm,
+            $this->isChildSafe,
+            $this->takesIn,
+            $this->unit,
+        );
+    }
+
     /** Whether its label says what belongs in it. */
     public function saysAnything(): bool
     {

@@ -76,21 +76,7 @@ final class BetterHomesTest extends TestCase
             foreach ($households as $household) {
                 $contents = $household->home === $place->id ? $contents->plus($household->contents) : $contents;
             }
-            $filled[$place->id] = new Dwelling(
-                $place->id,
-                $place->address,
-                $place->reach,
-                $place->says,
-                $place->scheme,
-                $place->inside,
-                $place->capacity,
-                $contents,
-                $place->season,
-                $place->heightMm,
-                $place->isChildSafe,
-                $place->takesIn,
-                $place->unit,
-            );
+            $filled[$place->id] = $place->holding($contents);
         }
 
         return $filled;

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Seasons;
+
+use App\Stores\PlaceRow;
+use Lottel\Core\Upkeep\Better\Dwelling;
+
+/** A place kept for the season at hand. */
+final readonly class FrontPlace
+{
+    public function __construct(public PlaceRow $place, public Dwelling $dwelling, public int $things)
+    {
+    }
+
+    /** How full it is in percent, with room to grow kept; null where nobody has measured it. */
+    public function percent(): ?int
+    {
+        return null === $this->dwelling->capacity ? null : (int) round(100 * $this->dwelling->capacity->fullnessWithRoom($this->dwelling->contents));
+    }
+}
