@@ -66,7 +66,7 @@ $pages = [
     'full' => ['/upkeep/full'],
     'figures' => ['/upkeep/figures'],
     'not used' => ['/upkeep/idle', '/upkeep/idle?months=6'],
-    'seasons' => ['/upkeep/seasons'],
+    'seasons' => ['/upkeep/seasons'], 'a larger change' => ['/upkeep/change'],
     'what the dies cut' => ['/stores/dies'],
     'better homes, found' => ['/upkeep/homes?look=1'],
     'year' => ['/year'],

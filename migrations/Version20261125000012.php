@@ -17,7 +17,7 @@ final class Version20261125000012 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'Dies with the sizes that they cut; places for the season at hand, and where their things live otherwise.';
+        return 'Dies with the sizes that they cut; places for the season at hand, and where their things live otherwise; boxes of a house move.';
     }
 
     public function up(Schema $schema): void
@@ -26,6 +26,29 @@ final class Version20261125000012 extends AbstractMigration
         $this->addSql('ALTER TABLE item ADD COLUMN season_home_id INTEGER DEFAULT NULL REFERENCES place (id)');
         $this->addSql('CREATE INDEX item_season_home ON item (season_home_id)');
         $this->addSql('ALTER TABLE place ADD COLUMN is_for_season BOOLEAN NOT NULL DEFAULT 0');
+        $this->addSql('ALTER TABLE errand ADD COLUMN is_waiting BOOLEAN NOT NULL DEFAULT 0');
+        $this->addSql("CREATE TABLE house_move (
+            id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL,
+            box_width INTEGER NOT NULL CHECK (box_width > 0),
+            box_height INTEGER NOT NULL CHECK (box_height > 0),
+            box_depth INTEGER NOT NULL CHECK (box_depth > 0),
+            most_grams INTEGER NOT NULL CHECK (most_grams > 0),
+            by_hand CLOB NOT NULL DEFAULT '[]',
+            begun_at DATETIME NOT NULL,
+            moved_at DATETIME DEFAULT NULL,
+            ended_at DATETIME DEFAULT NULL
+        )");
+        $this->addSql('CREATE TABLE moving_box (
+            id INTEGER PRIMARY KEY AUTOINCREMENT NOT NULL,
+            move_id INTEGER NOT NULL REFERENCES house_move (id),
+            errand_id INTEGER NOT NULL REFERENCES errand (id),
+            nth INTEGER NOT NULL,
+            unpack_nth INTEGER NOT NULL,
+            litres DOUBLE PRECISION NOT NULL,
+            grams DOUBLE PRECISION NOT NULL
+        )');
+        $this->addSql('CREATE INDEX moving_box_move ON moving_box (move_id)');
+        $this->addSql('CREATE INDEX moving_box_errand ON moving_box (errand_id)');
     }
 
     public function postUp(Schema $schema): void

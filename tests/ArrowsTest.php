@@ -35,6 +35,7 @@ final class ArrowsTest extends TestCase
         'Log' => ['Database', 'Steps', 'Stores', 'Web'],
         'Lying' => ['Catalogue', 'Database', 'Errands', 'Kits', 'Rounds', 'Steps', 'Stores', 'Web'],
         'Making' => ['Catalogue', 'Database', 'Design', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
+        'Moving' => ['Catalogue', 'Database', 'Errands', 'Rehoming', 'Steps', 'Stores', 'Web'],
         'Paper' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'People' => ['Security', 'Steps', 'Stores', 'Web'],
         'Propose' => ['Catalogue', 'Database', 'Design', 'Kits', 'Steps', 'Stores', 'Web'],

@@ -36,6 +36,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the ninth' => [9];
         yield 'the tenth' => [10];
         yield 'the eleventh' => [11];
+        yield 'the twelfth' => [12];
     }
 
     #[DataProvider('versions')]
@@ -155,6 +156,13 @@ final class MigrationTest extends OwnFileTestCase
             $round = $this->number("SELECT errand_id FROM errand_task WHERE what = 'carry'");
             self::assertStringContainsString('1 thing in basket 1', $this->get("/upkeep/rounds/{$round}")->text(), 'a search round goes on');
             self::assertStringContainsString('counted', $this->get('/stores/places/C2/count')->text(), 'and what was counted is known');
+        }
+        if ($version >= 12) {
+            $die = $this->number("SELECT id FROM item WHERE name = 'Gull dies'");
+            $page = $this->get("/items/{$die}");
+            self::assertStringContainsString('cuts 3 × 4, 2 × 3', $page->text(), 'what a die cuts comes along');
+            self::assertStringContainsString('otherwise it lives in C4', $page->text(), 'and where it lives when the season is over');
+            self::assertStringContainsString('1 thing in it', $this->get('/upkeep/move')->text(), 'and what is in a box of the move');
         }
         if ($version >= 9) {
             self::assertStringContainsString('Maren Tull', $this->get('/occasions/1')->text(), 'dates come along');

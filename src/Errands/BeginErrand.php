@@ -33,8 +33,33 @@ final readonly class BeginErrand
             throw ErrandRefused::nothingToDo();
         }
         $errand = new Errand($purpose, mb_substr($name, 0, 120), $this->errands->freeBasket(), $step->at, $saves);
+
+        return $this->kept($errand, $tasks, ...$isInOrder ? [self::asGiven($tasks), []] : $this->planned($tasks));
+    }
+
+    /**
+     * Begins to pack a box: all is taken first, in the order given, and waits in it; then all is put.
+     *
+     * @param non-empty-list<PlannedTask> $tasks
+     */
+    public function packing(Step $step, string $name, array $tasks, int $box): Errand
+    {
+        $errand = new Errand(Purpose::Box, mb_substr($name, 0, 120), $this->errands->box($box), $step->at);
+        $errand->isWaiting = true;
+        $take = self::asGiven($tasks);
+        $after = max(0, ...$take);
+
+        return $this->kept($errand, $tasks, $take, array_map(static fn (int $nth): int => $after + $nth, $take));
+    }
+
+    /**
+     * @param list<PlannedTask> $tasks
+     * @param array<int, int> $take number of the stop where each is taken or done
+     * @param array<int, int> $put where it is put
+     */
+    private function kept(Errand $errand, array $tasks, array $take, array $put): Errand
+    {
         $this->entities->persist($errand);
-        [$take, $put] = $isInOrder ? [self::asGiven($tasks), []] : $this->planned($tasks);
         foreach ($tasks as $i => $task) {
             $errand->tasks->add(new ErrandTask(
                 $errand,

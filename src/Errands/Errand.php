@@ -22,6 +22,10 @@ class Errand
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $endedAt = null;
 
+    /** Whether what is carried waits in its basket, such as in a moving box, and nothing is put down yet. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $isWaiting = false;
+
     /** @var Collection<int, ErrandTask> */
     #[ORM\OneToMany(targetEntity: ErrandTask::class, mappedBy: 'errand', cascade: ['persist'])]
     #[ORM\OrderBy(['nth' => 'ASC', 'id' => 'ASC'])]
@@ -73,6 +77,14 @@ class Errand
     {
         if (null !== $this->endedAt) {
             throw ErrandRefused::isOver($this->name);
+        }
+    }
+
+    /** @throws ErrandRefused if what is in its basket waits there */
+    public function checkIsNotWaiting(): void
+    {
+        if ($this->isWaiting) {
+            throw ErrandRefused::waits($this->basket->address);
         }
     }
 

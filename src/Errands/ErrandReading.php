@@ -23,10 +23,12 @@ final readonly class ErrandReading
         $where = $this->items->whereaboutsOf(array_keys($things));
         $byStop = $numbers = $carried = [];
         foreach ($errand->tasks as $task) {
-            $numbers = [...$numbers, ...$task->stops()];
+            $numbers = [...$numbers, ...$errand->isWaiting ? [$task->nth] : $task->stops()];
             $item = (int) $task->item?->id;
             foreach (self::rows($task, $things[$item] ?? null, $where[$item] ?? []) as $row) {
-                $byStop[$row->nth()][] = $row;
+                if (!$row->isPut || !$errand->isWaiting) {
+                    $byStop[$row->nth()][] = $row;
+                }
                 if ($row->isCarried()) {
                     $carried[] = $row;
                 }

@@ -59,6 +59,11 @@ final class ErrandRefused extends \DomainException implements Refusal
         return new self('The room has changed since these moves were found, and not all of them are right any more. Here is what is right now.');
     }
 
+    public static function waits(string $basket): self
+    {
+        return new self(\sprintf('%s is packed and waits until you have moved in. Say so on the page of the move.', ucfirst($basket)));
+    }
+
     public static function allBasketsAreTaken(int $baskets): self
     {
         return new self(\sprintf('All %d baskets are on rounds. End one first.', $baskets));

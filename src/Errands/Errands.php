@@ -23,16 +23,21 @@ final readonly class Errands
         return $this->entities->find(Errand::class, $id) ?? throw Unknown::errand();
     }
 
-    /** @return list<Errand> those that are not over, the oldest first */
+    /** @return list<Errand> those that are not over, the oldest first; moving boxes are none of them */
     public function open(): array
     {
-        return $this->entities->getRepository(Errand::class)->findBy(['endedAt' => null], ['id' => 'ASC']);
+        return array_values(array_filter(
+            $this->entities->getRepository(Errand::class)->findBy(['endedAt' => null], ['id' => 'ASC']),
+            static fn (Errand $errand): bool => Purpose::Box !== $errand->purpose,
+        ));
     }
 
     /** @return list<Errand> the last ones that are over */
     public function over(int $most): array
     {
-        $query = $this->entities->createQuery('SELECT e FROM '.Errand::class.' e WHERE e.endedAt IS NOT NULL ORDER BY e.endedAt DESC, e.id DESC');
+        $query = $this->entities->createQuery(
+            'SELECT e FROM '.Errand::class.' e WHERE e.endedAt IS NOT NULL AND e.purpose <> :box ORDER BY e.endedAt DESC, e.id DESC',
+        )->setParameter('box', Purpose::Box);
         /** @var list<Errand> $over */
         $over = $query->setMaxResults($most)->getResult();
 
@@ -55,5 +60,17 @@ final readonly class Errands
             }
         }
         throw ErrandRefused::allBasketsAreTaken(self::BASKETS);
+    }
+
+    /** The box of that number; it is made where there is none yet. */
+    public function box(int $number): Place
+    {
+        $box = Place::movingBox($number);
+        $known = $this->entities->getRepository(Place::class)->findOneBy(['address' => $box->address]);
+        if (null === $known) {
+            $this->entities->persist($box);
+        }
+
+        return $known ?? $box;
     }
 }

@@ -33,6 +33,12 @@ final readonly class PlannedTask
         return new self(What::Look, $item, $in, chance: $chance);
     }
 
+    /** It travels in a box from where it lies, and comes back to a place of that name. */
+    public static function box(Item $item, Place $place): self
+    {
+        return new self(What::Carry, $item, $place, $place);
+    }
+
     public static function home(Item $item, Kit $kit, Place $home): self
     {
         return new self(What::Home, $item, $home, kit: $kit);

@@ -13,6 +13,7 @@ enum Purpose: string
     case PutAway = 'put away';
     case Weed = 'weed';
     case Season = 'season';
+    case Box = 'box';
     case All = 'all';
 
     public function words(): string
@@ -24,6 +25,7 @@ enum Purpose: string
             self::PutAway => 'Put-away round',
             self::Weed => 'Weeding round',
             self::Season => 'Season round',
+            self::Box => 'Moving box',
             self::All => 'Upkeep round',
         };
     }

@@ -39,6 +39,7 @@ final readonly class WalkErrand
     public function put(Step $step, ErrandTask $task): void
     {
         $item = $task->check(What::Carry, TaskState::Carried)->thing();
+        $task->errand->checkIsNotWaiting();
         $to = $task->target();
         if (!$to->isStorageInUse()) {
             throw ErrandRefused::placeIsGone($item->name, $to->forLog()->label);

@@ -72,6 +72,11 @@ final class Unknown extends \RuntimeException
         return new self(\sprintf('Nothing is of the collection “%s”.', mb_substr($name, 0, 60)));
     }
 
+    public static function houseMove(): self
+    {
+        return new self('The room is not moving.');
+    }
+
     public static function errand(): self
     {
         return new self('There is no such round. Upkeep has those that are being walked.');

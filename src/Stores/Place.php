@@ -172,6 +172,12 @@ class Place
         return new self(null, PlaceNature::Tray, self::BASKET, 'basket '.$number, 'basket '.$number);
     }
 
+    /** In which things travel when the room moves; to the log it is a basket. */
+    public static function movingBox(int $number): self
+    {
+        return new self(null, PlaceNature::Tray, self::BASKET, 'box '.$number, 'box '.$number);
+    }
+
     public function isFolder(): bool
     {
         return 'folder' === $this->kind && PlaceNature::Tray === $this->nature;
@@ -274,6 +280,12 @@ class Place
     {
         $this->parent = $outer;
         [$this->cellX, $this->cellY, $this->cellWidth, $this->cellHeight] = [null, null, null, null];
+    }
+
+    /** Whether nobody has said what it is called, or what belongs in it. */
+    public function saysNothing(): bool
+    {
+        return '' === $this->name.$this->saysMaker.$this->saysTheme.$this->saysColour && null === $this->saysKind;
     }
 
     /** Takes over what another place says about what belongs in it. */

@@ -29,6 +29,7 @@ final class LottelExtension extends AbstractExtension
     public function getFilters(): array
     {
         return [
+            new TwigFilter('ordinal', Counted::nth(...)),
             new TwigFilter('counted', static fn (int $number, string $one, string $many = ''): string => Counted::of($number, $one, $many)),
             new TwigFilter('all_of', static fn (int $number): string => 2 === $number ? 'Both' : "All {$number}"),
             new TwigFilter('capitalize_first', static fn (string $text): string => mb_strtoupper(mb_substr($text, 0, 1)).mb_substr($text, 1)),

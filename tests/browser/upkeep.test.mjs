@@ -183,3 +183,63 @@ test('a drawer is weeded with one key each, and the month tells what became of i
     assert.deepEqual(audit(room.data).differences, []);
     assert.deepEqual(ada.complaints, []);
 });
+
+test('the season’s things come forward in one round, by key alone', { timeout: 120000 }, async () => {
+    const ada = await person(browser, room, 'ada', { bypassCSP: true });
+    await ada.goto('/upkeep/seasons');
+    const row = ada.locator('.season-moves .row', { hasText: 'Frost sequins' });
+    assert.match(await row.innerText(), /Midwinter on \d+ \w+[\s\S]*K1\.a[\s\S]*J14/);
+    assert.ok(await ada.locator('.room-view:visible .arrows .sign').count() > 0, 'from front to front in the room');
+    assert.deepEqual(await violations(ada), []);
+    await space(ada);
+    assert.match(await ada.locator('main').innerText(), /its home until the season is over/);
+    await walk(ada);
+    assert.match(await homeOf(ada, 'Frost sequins'), /J14/);
+    await ada.locator('.row', { hasText: 'Frost sequins' }).first().locator('a').first().click();
+    await ada.locator('.item-home').waitFor();
+    assert.match(await ada.locator('.item-home').innerText(), /otherwise it lives in K1\.a/);
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ada.complaints, []);
+});
+
+test('a cupboard moves house: packed box by box, moved in, unpacked', { timeout: 240000 }, async () => {
+    const ada = await person(browser, room, 'ada', { bypassCSP: true });
+    await ada.goto('/upkeep/move');
+    for (const box of await ada.locator('.move-form .tick input').all()) {
+        const label = await box.evaluate((one) => one.closest('label').innerText);
+        if (!/^\s*L\b/.test(label)) await box.uncheck();
+    }
+    await ada.fill('#boxes-grams', '2 lb');
+    await enter(ada, ada.getByRole('button', { name: 'Work it out anew' }));
+    const boxes = await ada.locator('.moving-box').count();
+    assert.ok(boxes > 1, 'as light as that, it takes several boxes');
+    assert.deepEqual(await violations(ada), []);
+    await space(ada);
+    assert.match(await said(ada), new RegExp(`${boxes} boxes are to be packed`));
+    assert.deepEqual(await violations(ada), []);
+    for (let box = 0; box < boxes; ++box) {
+        await space(ada);
+        await walk(ada);
+        assert.match(await ada.locator('.finish-line').innerText(), new RegExp(`Box ${box + 1} is packed`));
+        await space(ada);
+    }
+    assert.match(await ada.locator('main').innerText(), new RegExp(`${boxes} of ${boxes} boxes packed`));
+    await ada.goto('/upkeep/move/labels');
+    assert.equal(await ada.locator('.box-label').count(), boxes);
+    const first = (await ada.locator('.box-list').first().innerText()).split(' · ')[0];
+    assert.deepEqual(await violations(ada), []);
+    await ada.goto('/upkeep/move');
+    await space(ada);
+    assert.match(await said(ada), /You have moved in/);
+    for (let box = 0; box < boxes; ++box) {
+        await space(ada);
+        await walk(ada);
+        await space(ada);
+    }
+    assert.match(await ada.locator('main').innerText(), new RegExp(`${boxes} of ${boxes} boxes unpacked`));
+    await space(ada);
+    assert.match(await said(ada), /The move is over/);
+    assert.match(await homeOf(ada, first), /L\d/);
+    assert.deepEqual(audit(room.data).differences, []);
+    assert.deepEqual(ada.complaints, []);
+});

@@ -19,6 +19,19 @@ final class Counted
         return 1 === $number ? 'once' : number_format($number).' times';
     }
 
+    /** Returns `1st`, `2nd`, `3rd`, `11th`, `21st`. */
+    public static function nth(int $number): string
+    {
+        $isTeen = \in_array($number % 100, [11, 12, 13], true);
+
+        return number_format($number).match ($isTeen ? 0 : $number % 10) {
+            1 => 'st',
+            2 => 'nd',
+            3 => 'rd',
+            default => 'th',
+        };
+    }
+
     /** Returns the first word after one, the second after any other number: `is` and `are`, `lives` and `live`. */
     public static function verb(int $number, string $one = 'is', string $many = 'are'): string
     {

@@ -36,7 +36,7 @@ final class Assignment
             }
         }
 
-        return $chosen;
+        return array_values($chosen);
     }
 
     /**

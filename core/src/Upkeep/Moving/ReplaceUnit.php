@@ -9,7 +9,8 @@ use Lottel\Core\Upkeep\Better\MayLive;
 
 /**
  * Finds where the contents of a unit go in the unit that replaces it: each place's contents together into one place that takes them, as
- * many as can be, and of all such ways the one that costs fewest seconds a month. A series keeps its order from address to address.
+ * many as can be, and of all such ways the one that costs fewest seconds a month. A place that says what belongs in it takes nothing
+ * else. A series keeps its order from address to address.
  */
 final class ReplaceUnit
 {
@@ -94,6 +95,11 @@ final class ReplaceUnit
 
     private function takes(Dwelling $place, PlaceGroup $group): bool
     {
+        foreach ($group->all->things as $thing) {
+            if (null !== $place->says->excludes($thing)) {
+                return false;
+            }
+        }
         $litres = $place->contents->litres + $group->all->contents->litres;
 
         return 1000 * $litres <= $place->room() && null === $this->mayLive->whyThere($group->all, $group->from, $place);

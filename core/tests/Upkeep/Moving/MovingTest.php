@@ -103,7 +103,10 @@ final class MovingTest extends TestCase
             }
             foreach (array_merge([], ...$units) as $things) {
                 $here = array_filter($things, static fn (PackedThing $thing): bool => !$thing->isApart && $limits->take($thing));
-                $boxes = array_filter($plan->boxes, static fn (MovingBox $box): bool => !$box->isApart() && [] !== array_intersect($ids(array_values($here)), $ids($box->things)));
+                $boxes = array_filter(
+                    $plan->boxes,
+                    static fn (MovingBox $box): bool => !$box->isApart() && [] !== array_intersect($ids(array_values($here)), $ids($box->things)),
+                );
                 if ($limits->hold(MovingBox::sum(array_values($here)))) {
                     self::assertLessThanOrEqual(1, \count($boxes), 'what fits one box is in one box');
                 }
@@ -128,7 +131,8 @@ final class MovingTest extends TestCase
             self::assertSame($taken, array_unique($taken), 'no column twice');
             [$most, $least] = self::best($costs, 0, []);
             self::assertSame($most, \count($taken));
-            self::assertEqualsWithDelta($least, array_sum(array_map(static fn (int $row, int $column): ?float => $costs[$row][$column], array_keys($taken), $taken)), 1e-9);
+            $cost = array_sum(array_map(static fn (int $row, int $column): ?float => $costs[$row][$column], array_keys($taken), $taken));
+            self::assertEqualsWithDelta($least, $cost, 1e-9);
         }
         self::assertSame([], Assignment::cheapest([]));
         self::assertSame([null, null], Assignment::cheapest([[], []]));
@@ -144,6 +148,13 @@ final class MovingTest extends TestCase
         self::assertSame(['P12', 'P11'], self::where((new ReplaceUnit())->plan($mixed, $new)), 'what is no series goes by use');
         [$before, $after] = ReplaceUnit::cost((new ReplaceUnit())->plan($mixed, $new));
         self::assertGreaterThan($before, $after, 'the new unit stands farther off');
+    }
+
+    public function testAPlaceThatSaysWhatBelongsThereTakesNothingElse(): void
+    {
+        $tools = self::group(self::place(1, 4000, 10), 2);
+        self::assertSame([null], self::where((new ReplaceUnit())->plan([$tools], [self::place(11, 500, 10, 'ink')])));
+        self::assertSame(['P12'], self::where((new ReplaceUnit())->plan([$tools], [self::place(11, 500, 10, 'ink'), self::place(12, 900, 10, 'tool')])));
     }
 
     public function testWhatNoPlaceTakesStays(): void
@@ -173,7 +184,8 @@ final class MovingTest extends TestCase
     {
         $random = new Randomizer(new Mt19937(3));
         for ($i = 0; $i < 100; ++$i) {
-            $units = array_map(static fn (int $n): StandingUnit => new StandingUnit($n, 'U'.$n, 400, 300, $random->getInt(0, 40), $random->getInt(1, 20)), range(1, 7));
+            $unit = static fn (int $n): StandingUnit => new StandingUnit($n, 'U'.$n, 400, 300, $random->getInt(0, 40), $random->getInt(1, 20));
+            $units = array_map($unit, range(1, 7));
             $swaps = BetterStanding::swaps($units, 3);
             $walk = array_column($units, 'walk', 'id');
             $before = self::walked($units, $walk);
