@@ -54,6 +54,10 @@ final readonly class WeightFormat
         if (LengthUnit::Millimetre === $this->unit) {
             return (string) $grams;
         }
+        $pounds = (int) round($grams / self::GRAMS_PER_OUNCE / self::OUNCES_PER_POUND);
+        if ($pounds > 0 && $grams === (int) round($pounds * self::OUNCES_PER_POUND * self::GRAMS_PER_OUNCE)) {
+            return $pounds.' lb';
+        }
         $ounces = rtrim(rtrim(\sprintf('%.2F', $grams / self::GRAMS_PER_OUNCE), '0'), '.');
 
         return $ounces.' oz';

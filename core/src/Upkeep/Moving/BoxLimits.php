@@ -7,15 +7,24 @@ namespace Lottel\Core\Upkeep\Moving;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Homes\Contents;
+use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
 
 /** What a moving box takes. */
 final readonly class BoxLimits
 {
-    /** What one person carries up a stair again and again (common practice, no source). */
-    public const USUAL_GRAMS = 12_000;
-
-    public function __construct(public Box $inside, public int $mostGrams = self::USUAL_GRAMS)
+    public function __construct(public Box $inside, public int $mostGrams)
     {
+    }
+
+    /** Returns a usual box, as heavy as one person carries up a stair again and again (common practice, no source). */
+    public static function usual(LengthUnit $unit): self
+    {
+        $inches = static fn (int $sixteenths): Length => Length::ofInches($sixteenths, 16);
+
+        return LengthUnit::Inch === $unit
+            ? new self(new Box($inches(16 * 16), $inches(12 * 16), $inches(12 * 16)), 11_793)
+            : new self(Box::ofMillimetres(400, 300, 300), 12_000);
     }
 
     /** Returns the litres of loose things that it takes. */
