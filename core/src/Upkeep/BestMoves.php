@@ -46,6 +46,10 @@ final readonly class BestMoves
             $wished = $this->price($prices, $question->saved($best), self::STEPS, 1, $pricing);
         }
         $isProven = $prices->bound() <= $question->saved($best) + $question->tolerance;
+        if (!$isProven && \count($things) <= self::MOST_TRIED) {
+            $best = ExchangeSearch::better($question, $prices->prices(), $best, $wished);
+            $isProven = $prices->bound() <= $question->saved($best) + $question->tolerance;
+        }
         if (\count($things) <= self::MOST_TRIED) {
             $every = new EveryMove($question, $prices, $prices->prices(), $best, new Effort(max(self::PROOF, $effort->left() + $pricing->left())));
             $best = $every->best();

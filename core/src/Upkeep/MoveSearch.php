@@ -33,7 +33,7 @@ final class MoveSearch
     private array $wishes = [];
 
     /** @param array<int, float> $prices of the room of places, by which the moves worth trying are told, by place */
-    public function __construct(private readonly Rehoming $question, array $prices)
+    public function __construct(private readonly Rehoming $question, array $prices, private readonly ?PlaceExchanges $exchanges = null)
     {
         $gains = [];
         foreach ($question->saves as $i => $saves) {
@@ -64,14 +64,40 @@ final class MoveSearch
             $saves[$i] = $this->question->saves[$i][$q];
         }
         arsort($saves);
-        foreach (array_keys($saves) as $i) {
+        // What makes room for each other goes together, where all of it may.
+        foreach ($this->make($wished) ? [] : array_keys($saves) as $i) {
             $this->make([$i => $wished[$i]]);
         }
         do {
-            $change = $this->bestChange($effort);
+            $change = $this->bestOf($this->bestChange($effort), $effort);
         } while (null !== $change && $this->make($change) && $effort->isLeft());
 
         return $this->to;
+    }
+
+    /**
+     * Returns a change, or an exchange between places that saves more for each move that it adds.
+     *
+     * @param array<int, int|null>|null $change
+     *
+     * @return array<int, int|null>|null
+     */
+    private function bestOf(?array $change, Effort $effort): ?array
+    {
+        if (null === $this->exchanges) {
+            return $change;
+        }
+        $exchange = $this->exchanges->best($this->to, $this->lies, $this->load, $effort);
+        $each = null === $change ? 0.0 : $this->exchanges->worth($this->gain($change), $this->adds($change));
+        if (null === $exchange || $exchange[0] <= $each) {
+            return $change;
+        }
+        $moves = [];
+        foreach ($exchange[1] as $i => $q) {
+            $moves[$i] = $q === $this->question->things[$i]->place ? null : $q;
+        }
+
+        return $this->isAllowed($moves) ? $moves : $change;
     }
 
     private function reset(): void
