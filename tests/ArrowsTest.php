@@ -27,7 +27,7 @@ final class ArrowsTest extends TestCase
         'Figures' => ['Database', 'Web'],
         'Filling' => ['Catalogue', 'Database', 'Stores', 'Web'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
-        'Idle' => ['Catalogue', 'Database', 'Errands', 'Steps', 'Stores', 'Web'],
+        'Idle' => ['Catalogue', 'Database', 'Errands', 'Log', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],
         'Labels' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'Lending' => ['Catalogue', 'Database', 'Log', 'Steps', 'Stores', 'Web', 'Year'],

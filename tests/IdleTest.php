@@ -67,8 +67,8 @@ final class IdleTest extends RoomTestCase
         self::assertStringContainsString('Gulls stays.', $this->text());
         self::assertSame(1, $this->balances($this->gulls)['C1']);
         $this->postAndFollow("/upkeep/rounds/{$round}/weed", ['task' => $second, 'fate' => 'give away']);
-        self::assertStringContainsString('Lamp gems is given away.', $this->text());
-        self::assertSame(['bought' => -40, 'given away' => 40], $this->balances($this->gems));
+        self::assertStringContainsString('Lamp gems is in the give-away box.', $this->text());
+        self::assertSame(40, $this->balances($this->gems)['give-away box']);
         self::assertStringContainsString('The round is over', $this->text());
         $month = $this->service(IdleReading::class)->month(Kind::Embellishment, new \DateTimeImmutable('2026-03-01'));
         self::assertSame([40, 0, 40, 0, 0, 0], [$month->before, $month->used, $month->partedWith, $month->cameIn, $month->left, $month->otherwise()]);
@@ -76,6 +76,48 @@ final class IdleTest extends RoomTestCase
         self::assertStringContainsString('100 % of what there was is gone', $this->text());
         $this->postAndFollow('/log/undo', ['step' => $this->word('SELECT request_id FROM movement ORDER BY id DESC LIMIT 1'), 'back' => '/upkeep/idle']);
         self::assertSame(40, $this->balances($this->gems)['C4']);
+    }
+
+    public function testWhatWaitsInABoxIsGoneOrComesHome(): void
+    {
+        [$round, [$first, $second]] = $this->begin();
+        $this->postAndFollow("/upkeep/rounds/{$round}/weed", ['task' => $first, 'fate' => 'sell']);
+        $this->postAndFollow("/upkeep/rounds/{$round}/weed", ['task' => $second, 'fate' => 'give away']);
+        self::assertStringContainsString('0 things out', $this->text(), 'what waits to be gone is not out with anything');
+        $page = $this->get('/upkeep/parting');
+        self::assertStringContainsString('2 things in boxes', $page->text());
+        self::assertCount(2, $page->filter('.parting'));
+        $gems = ['items' => [(string) $this->gems->id], 'fate' => 'give away'];
+        $this->post('/upkeep/parting', ['fate' => 'sell'] + $gems);
+        $this->assertCode(409, 'it is in another box');
+        $this->post('/upkeep/parting', ['fate' => 'keep'] + $gems);
+        $this->assertCode(409);
+        $this->post('/upkeep/parting', ['items' => []] + $gems);
+        $this->assertCode(409, 'nothing is chosen');
+        self::assertStringContainsString('Lamp gems is given away.', $this->postAndFollow('/upkeep/parting', $gems)->text());
+        self::assertSame(['bought' => -40, 'given away' => 40], $this->balances($this->gems));
+        $month = $this->service(IdleReading::class)->month(Kind::Embellishment, new \DateTimeImmutable('2026-03-01'));
+        self::assertSame([40, 40, 0], [$month->before, $month->partedWith, $month->left], 'parted with once');
+        $text = $this->postAndFollow('/upkeep/parting', ['items' => [(string) $this->gulls->id], 'fate' => 'sell', 'back' => '1'])->text();
+        self::assertStringContainsString('Gulls is home again.', $text);
+        self::assertSame(1, $this->balances($this->gulls)['C1']);
+        self::assertStringContainsString('The boxes are empty', $text);
+        $this->signIn('hank');
+        $this->post('/upkeep/parting', $gems);
+        $this->assertCode(403);
+    }
+
+    public function testAWeededThingMayLiveElsewhere(): void
+    {
+        [$round, [$first]] = $this->begin();
+        $this->post("/upkeep/rounds/{$round}/weed-into", ['task' => $first, 'to' => 'Z9', '_form' => 'into-'.$first]);
+        $this->assertCode(422);
+        self::assertSame('Z9', $this->browser->getCrawler()->filter("#into-{$first}-to")->attr('value'));
+        $text = $this->postAndFollow("/upkeep/rounds/{$round}/weed-into", ['task' => $first, 'to' => 'C2'])->text();
+        self::assertStringContainsString('Gulls lives in C2 from now on.', $text);
+        self::assertSame([1, 'C2'], [$this->balances($this->gulls)['C2'], $this->item((int) $this->gulls->id)->home?->address]);
+        $this->post("/upkeep/rounds/{$round}/weed-into", ['task' => $first, 'to' => 'C3']);
+        $this->assertCode(409, 'once');
     }
 
     public function testACraftedFormPartsWithNothing(): void

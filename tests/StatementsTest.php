@@ -52,6 +52,7 @@ final class StatementsTest extends RoomTestCase
                 '/stores/queue',
                 '/stores/dies',
                 '/upkeep/seasons',
+                '/upkeep/parting',
                 '/upkeep/change',
                 '/stores/labels',
                 "/items/{$card->id}",

@@ -49,3 +49,8 @@ on('keydown', 'input[data-next]', (input, event) => {
     next.focus();
     next.select();
 });
+
+// Fields that open by a key are typed into at once.
+document.addEventListener('toggle', (event) => {
+    if (event.target.matches?.('.weed-into[open]')) event.target.querySelector('input:not([type="hidden"])')?.focus();
+}, true);

@@ -163,6 +163,20 @@ final class ErrandController extends Page
         });
     }
 
+    /** A thing that is weeded lives elsewhere from now on. */
+    #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/weed-into', name: 'errand_weed_into', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
+    public function weedInto(Request $request, int $id): Response
+    {
+        return $this->step($request, $id, function (Input $input, Step $step, Errand $errand): string {
+            $home = $this->places->required($input, 'to');
+            $task = $errand->task($input->id('task'));
+            $this->walk->weedInto($step, $task, $home);
+
+            return \sprintf('%s lives in %s from now on.', $task->thing()->name, $home->address);
+        });
+    }
+
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/end', name: 'errand_end', methods: ['POST'])]
     public function end(Request $request, int $id): Response
     {

@@ -51,12 +51,7 @@ final readonly class Errands
         for ($number = 1; $number <= self::BASKETS; ++$number) {
             $basket = Place::basket($number);
             if (!\in_array($basket->address, $taken, true)) {
-                $known = $this->entities->getRepository(Place::class)->findOneBy(['address' => $basket->address]);
-                if (null === $known) {
-                    $this->entities->persist($basket);
-                }
-
-                return $known ?? $basket;
+                return $this->kept($basket);
             }
         }
         throw ErrandRefused::allBasketsAreTaken(self::BASKETS);
@@ -65,12 +60,25 @@ final readonly class Errands
     /** The box of that number; it is made where there is none yet. */
     public function box(int $number): Place
     {
-        $box = Place::movingBox($number);
-        $known = $this->entities->getRepository(Place::class)->findOneBy(['address' => $box->address]);
+        return $this->kept(Place::movingBox($number));
+    }
+
+    /** The box in which what is parted with so waits; null where it stays. */
+    public function parting(Fate $fate): ?Place
+    {
+        $address = $fate->box();
+
+        return null === $address ? null : $this->kept(Place::parting($address));
+    }
+
+    private function kept(Place $place): Place
+    {
+        $known = $this->entities->getRepository(Place::class)->findOneBy(['address' => $place->address]);
         if (null === $known) {
-            $this->entities->persist($box);
+            $this->entities->persist($place);
+            $this->entities->flush();
         }
 
-        return $known ?? $box;
+        return $known ?? $place;
     }
 }

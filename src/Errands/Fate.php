@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Errands;
 
+use App\Stores\Place;
 use Lottel\Core\Log\Outside;
 
-/** What becomes of a thing that is looked at on a weeding round. */
+/** What becomes of a thing that is looked at on a weeding round: it stays, or waits in a box until it is gone for good. */
 enum Fate: string
 {
     case Keep = 'keep';
@@ -25,6 +26,28 @@ enum Fate: string
         };
     }
 
+    /** The box in which it waits until then; null where it stays. */
+    public function box(): ?string
+    {
+        return match ($this) {
+            self::Keep => null,
+            self::GiveAway => Place::PARTING[0],
+            self::Recycle => Place::PARTING[1],
+            self::Sell => Place::PARTING[2],
+        };
+    }
+
+    /** Returns what is said of it when it is gone. */
+    public function gone(): string
+    {
+        return match ($this) {
+            self::Keep => 'here',
+            self::GiveAway => 'given away',
+            self::Recycle => 'recycled',
+            self::Sell => 'sold',
+        };
+    }
+
     /** The one key that does it. */
     public function key(): string
     {
@@ -34,11 +57,6 @@ enum Fate: string
     /** Returns what is said of it afterwards. */
     public function said(): string
     {
-        return match ($this) {
-            self::Keep => 'stays',
-            self::GiveAway => 'is given away',
-            self::Recycle => 'is recycled',
-            self::Sell => 'is sold',
-        };
+        return null === $this->box() ? 'stays' : 'is in the '.$this->box();
     }
 }

@@ -19,19 +19,21 @@ use Lottel\Core\Log\Reason;
 /** What a person can do on a round of upkeep. */
 final readonly class WalkErrand
 {
-    public function __construct(private LogBook $log, private KeepHomes $homes, private Places $places, private ItemReading $items, private ReturnItem $return)
-    {
+    public function __construct(
+        private LogBook $log,
+        private KeepHomes $homes,
+        private Places $places,
+        private ItemReading $items,
+        private ReturnItem $return,
+        private Errands $errands,
+    ) {
     }
 
     /** All of a thing goes from its place into the basket. */
     public function take(Step $step, ErrandTask $task): void
     {
         $item = $task->check(What::Carry, TaskState::Open)->thing();
-        $quantity = $this->log->quantity((int) $item->id, (int) $task->place->id);
-        if ($quantity < 1) {
-            throw ErrandRefused::isNotThere($item->name, $task->place->address, $this->whereabouts($item));
-        }
-        $this->log->move($step, $item->moves($quantity, $task->place, $task->errand->basket, Reason::Move), null, $task->errand->name);
+        $this->log->move($step, $item->moves($this->here($task, $item), $task->place, $task->errand->basket, Reason::Move), null, $task->errand->name);
         $task->state = TaskState::Carried;
     }
 
@@ -149,20 +151,32 @@ final readonly class WalkErrand
         $errand->endWhenDone($step->at);
     }
 
-    /** A thing that is not used stays, or all of it that is here goes for good. */
+    /** A thing that is not used stays, or all of it that is here goes into the box of what one parts with. */
     public function weed(Step $step, ErrandTask $task, Fate $fate): void
     {
         $item = $task->check(What::Weed, TaskState::Open)->thing();
-        $outside = $fate->outside();
-        if (null !== $outside) {
-            $quantity = $this->log->quantity((int) $item->id, (int) $task->place->id);
-            if ($quantity < 1) {
-                throw ErrandRefused::isNotThere($item->name, $task->place->address, $this->whereabouts($item));
-            }
-            $moves = $item->moves($quantity, $task->place, $this->places->outside($outside), Reason::Discard);
-            $this->log->move($step, $moves, null, 'weeded');
+        $box = $this->errands->parting($fate);
+        if (null !== $box) {
+            $this->log->move($step, $item->moves($this->here($task, $item), $task->place, $box, Reason::Move), null, 'weeded');
         }
         $this->isDone($step, $task, TaskState::Done);
+    }
+
+    /** A thing that is weeded is to live elsewhere, and is carried there. */
+    public function weedInto(Step $step, ErrandTask $task, Place $home): void
+    {
+        $item = $task->check(What::Weed, TaskState::Open)->thing();
+        $this->here($task, $item);
+        $this->homes->moveTo($step, $item, $home, $task->place);
+        $this->isDone($step, $task, TaskState::Done);
+    }
+
+    /** How much of a thing is where a task finds it. */
+    private function here(ErrandTask $task, Item $item): int
+    {
+        $quantity = $this->log->quantity((int) $item->id, (int) $task->place->id);
+
+        return $quantity < 1 ? throw ErrandRefused::isNotThere($item->name, $task->place->address, $this->whereabouts($item)) : $quantity;
     }
 
     /** A place was counted. */

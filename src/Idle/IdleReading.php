@@ -7,6 +7,8 @@ namespace App\Idle;
 use App\Catalogue\ThingRow;
 use App\Database\KeptUntilChanged;
 use App\Database\Row;
+use App\Stores\Place;
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Homes\Capacity;
@@ -47,12 +49,14 @@ final readonly class IdleReading
         $left = $there - ($until > $this->clock->now() ? 0 : $this->net($kind, $until->format('Y-m-d H:i:s')));
         $row = new Row($this->database->fetchAssociative(
             "SELECT coalesce(sum(CASE WHEN t.nature = 'outside' AND m.reason IN ('use', 'cut') THEN m.quantity ELSE 0 END), 0) AS used,
-                coalesce(sum(CASE WHEN t.nature = 'outside' AND m.reason = 'discard' THEN m.quantity ELSE 0 END), 0) AS parted,
+                coalesce(sum(CASE WHEN (t.nature = 'outside' AND m.reason = 'discard' AND f.address NOT IN (:boxes)) OR t.address IN (:boxes)
+                    THEN m.quantity ELSE 0 END), 0) AS parted,
                 coalesce(sum(CASE WHEN f.nature = 'outside' AND m.reason = 'take in' THEN m.quantity ELSE 0 END), 0) AS came
              FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
              JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id
              WHERE m.at >= :since AND m.at < :until AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
-            ['kind' => $kind->value, 'since' => $first->format('Y-m-d H:i:s'), 'until' => $until->format('Y-m-d H:i:s')],
+            ['kind' => $kind->value, 'since' => $first->format('Y-m-d H:i:s'), 'until' => $until->format('Y-m-d H:i:s'), 'boxes' => Place::PARTING],
+            ['boxes' => ArrayParameterType::STRING],
         ) ?: []);
         $before = $there - $this->net($kind, $first->format('Y-m-d H:i:s'));
 
@@ -63,19 +67,22 @@ final readonly class IdleReading
     {
         return Row::number($this->database->fetchOne(
             "SELECT coalesce(sum(b.quantity), 0) FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature <> 'outside'
-             WHERE i.kind = ? AND i.tracking IN ('one', 'count')",
-            [$kind->value],
+             WHERE i.kind = :kind AND i.tracking IN ('one', 'count') AND p.address NOT IN (:boxes)",
+            ['kind' => $kind->value, 'boxes' => Place::PARTING],
+            ['boxes' => ArrayParameterType::STRING],
         ));
     }
 
-    /** What came into the room less what left it, since a moment. */
+    /** What came into the room less what left it, since a moment; what waits to be gone has left it. */
     private function net(Kind $kind, string $since): int
     {
         $net = $this->database->fetchOne(
-            "SELECT coalesce(sum(CASE WHEN f.nature = 'outside' THEN m.quantity ELSE 0 END) - sum(CASE WHEN t.nature = 'outside' THEN m.quantity ELSE 0 END), 0)
+            "SELECT coalesce(sum(CASE WHEN f.nature = 'outside' OR f.address IN (:boxes) THEN m.quantity ELSE 0 END)
+                - sum(CASE WHEN t.nature = 'outside' OR t.address IN (:boxes) THEN m.quantity ELSE 0 END), 0)
              FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
              JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE m.at >= :since",
-            ['kind' => $kind->value, 'since' => $since],
+            ['kind' => $kind->value, 'since' => $since, 'boxes' => Place::PARTING],
+            ['boxes' => ArrayParameterType::STRING],
         );
 
         return (int) Row::word($net);

@@ -44,7 +44,7 @@ final class HouseMoveController extends Page
     {
         $move = $this->moves->current();
 
-        return null === $move ? $this->planned(BoxLimits::usual($this->frame->measure()), array_keys($this->room->units()), $problem) : $this->underWay($move, $problem);
+        return null === $move ? $this->planned($this->usual(), array_keys($this->room->units()), $problem) : $this->underWay($move, $problem);
     }
 
     /** Shows the boxes that some furniture takes; nothing is written. */
@@ -58,7 +58,7 @@ final class HouseMoveController extends Page
 
             return $this->planned($limits, $units, null);
         } catch (InvalidInput|StepRefused|MovingRefused $wrong) {
-            $response = $this->planned(BoxLimits::usual($this->frame->measure()), $this->chosen($input), Problem::from($wrong, $request, $this->frame->quantities()));
+            $response = $this->planned($this->usual(), $this->chosen($input), Problem::from($wrong, $request, $this->frame->quantities()));
             $response->setStatusCode(422);
 
             return $response;
@@ -76,7 +76,7 @@ final class HouseMoveController extends Page
             $move = $begin($step, $units, $limits, $seen);
 
             return Outcome::undoable($this->generateUrl('house_move'), Counted::of($move->boxes->count(), 'box is', 'boxes are').' to be packed.');
-        }, fn (Problem $problem): Response => $this->planned(BoxLimits::usual($this->frame->measure()), $this->chosen($this->input($request)), $problem));
+        }, fn (Problem $problem): Response => $this->planned($this->usual(), $this->chosen($this->input($request)), $problem));
     }
 
     #[Route('/upkeep/move/in', name: 'move_in', methods: ['POST'])]
@@ -108,6 +108,11 @@ final class HouseMoveController extends Page
         $move = $this->moves->underWay();
 
         return $this->render('moving/labels.html.twig', ['move' => $move, 'many' => $move->boxes->count(), 'origin' => $request->getSchemeAndHttpHost()]);
+    }
+
+    private function usual(): BoxLimits
+    {
+        return BoxLimits::usual($this->frame->measure());
     }
 
     private function limits(Input $input): BoxLimits

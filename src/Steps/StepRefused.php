@@ -317,6 +317,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('New things wait in %s until they are filed. Choose another place for the season at hand.', $place));
     }
 
+    public static function waitsInNoBox(string $item): self
+    {
+        return new self(\sprintf('%s does not wait in that box any more.', $item));
+    }
+
     public static function noSizeIsWritten(): self
     {
         return new self('Write down what at least one of them cuts.');

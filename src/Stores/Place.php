@@ -27,6 +27,9 @@ class Place
     /** The kind of a place in which things are carried from home to home. */
     public const BASKET = 'basket';
 
+    /** Where what one parts with waits until it is gone; to the log they are baskets. */
+    public const PARTING = ['give-away box', 'recycling box', 'selling box'];
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
@@ -176,6 +179,12 @@ class Place
     public static function movingBox(int $number): self
     {
         return new self(null, PlaceNature::Tray, self::BASKET, 'box '.$number, 'box '.$number);
+    }
+
+    /** Where what one parts with waits until it is gone. */
+    public static function parting(string $address): self
+    {
+        return new self(null, PlaceNature::Tray, self::BASKET, $address, $address);
     }
 
     public function isFolder(): bool

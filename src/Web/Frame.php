@@ -151,7 +151,10 @@ final class Frame implements ResetInterface
 
     public function thingsOut(): int
     {
-        $inBaskets = Row::number($this->database->fetchOne("SELECT count(*) FROM place p JOIN balance b ON b.place_id = p.id WHERE p.kind = 'basket'"));
+        // What waits to be given away, recycled or sold is out with nothing: only baskets, and boxes of a move, have a number.
+        $inBaskets = Row::number($this->database->fetchOne(
+            "SELECT count(*) FROM place p JOIN balance b ON b.place_id = p.id WHERE p.kind = 'basket' AND p.address GLOB '*[0-9]'",
+        ));
 
         return $inBaskets + array_sum(array_map(static fn (TrayCard $tray): int => $tray->out, $this->trays()));
     }

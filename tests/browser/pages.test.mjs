@@ -126,6 +126,7 @@ async function allPages(page) {
         '/stores/queue',
         '/stores/dies',
         '/upkeep/seasons',
+        '/upkeep/parting',
         '/upkeep/change',
         '/upkeep/change?old=C&new=D',
         '/upkeep/move',

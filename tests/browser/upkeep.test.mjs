@@ -175,11 +175,16 @@ test('a drawer is weeded with one key each, and the month tells what became of i
     assert.equal((await said(ada)).includes(`${name} stays.`), true);
     const gone = await ada.locator('.errand-look .name').first().innerText();
     await press(ada, () => ada.keyboard.press('g'));
-    assert.equal((await said(ada)).includes(`${gone} is given away.`), true);
+    assert.equal((await said(ada)).includes(`${gone} is in the give-away box.`), true);
     await enter(ada, ada.getByRole('button', { name: /End it here/ }));
     assert.ok(await isOver(ada));
     await ada.goto('/upkeep/idle?months=6&kind=embellishment');
     assert.ok((await parted()) > before, 'the month tells it');
+    await ada.goto('/upkeep/parting');
+    assert.match(await ada.locator('.parting').innerText(), new RegExp(gone));
+    assert.deepEqual(await violations(ada), []);
+    await enter(ada, ada.getByRole('button', { name: 'It is given away' }));
+    assert.equal((await said(ada)).includes(`${gone} is given away.`), true);
     assert.deepEqual(audit(room.data).differences, []);
     assert.deepEqual(ada.complaints, []);
 });

@@ -22,7 +22,7 @@ final class PlaceExchanges
     /** Where more room than that is free, single moves find their way. */
     private const MOST_FREE = 24;
 
-    /** @var array<int, array<int, list<array{float, int, int, list<int>}>>> gain, size, moves that it adds and things of what may go together: by place and place */
+    /** @var array<int, array<int, list<array{float, int, int, list<int>}>>> gain, size, moves that it adds, things: by place and place */
     private array $packets = [];
 
     /** @var array<int, array<int, array{float, array<int, int>}|null>> what gains most for each move, between two places */
