@@ -112,7 +112,7 @@ final class RestockTest extends RoomTestCase
         self::assertStringContainsString('Quayside Papers', $this->text());
         self::assertStringContainsString('running out', $this->text());
         self::assertStringContainsString('above what you pay', $this->text(), '8 a sheet is more than 2.5');
-        self::assertStringContainsString('You have one like it already: Petrel mats in C2', $this->text());
+        self::assertStringContainsString('You have one like it already: Petrel mats in C2, nearly its colour.', $this->text());
         $this->postAndFollow("/upkeep/shopping/{$this->foam->id}", ['quantity' => '100', 'price' => '7.20', 'shop' => 'Quayside Papers']);
         self::assertStringContainsString('100 of Foam square card in C2, for 7.20.', $this->text());
         self::assertSame(204, $this->balances($this->foam)['C2']);

@@ -17,7 +17,7 @@ final class ArrowsTest extends TestCase
         'Measure' => [],
         'Colour' => [],
         'Care' => ['Words'],
-        'Upkeep' => ['Care', 'Catalogue', 'Colour', 'Filing', 'Furniture', 'Homes', 'Log', 'Measure', 'Words', 'Year'],
+        'Upkeep' => ['Care', 'Catalogue', 'Colour', 'Filing', 'Furniture', 'Homes', 'Log', 'Measure', 'Paper', 'Words', 'Year'],
         'Log' => ['Measure', 'Words'],
         'Kit' => ['Log', 'Measure', 'Words'],
         'Paper' => ['Measure'],

@@ -7,16 +7,16 @@ namespace App\Restock;
 use App\Catalogue\ThingLine;
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Colour\Difference;
-use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Paper\CutSizes;
+use Lottel\Core\Upkeep\Restock\Alike;
+use Lottel\Core\Upkeep\Restock\OwnedThing;
 
-/** What is there already that is like something that is to be bought: of the same kind and nearly the same colour. */
+/** What is there already that is like something that is to be bought, and in which way. */
 final readonly class AlikeReading
 {
-    /** Up to here colours are hard to tell apart side by side, by ΔE00 (common practice, no source). */
-    private const NEAR = 5.0;
     private const MOST = 3;
+    private const COLUMNS = 'SELECT i.id, i.name, i.maker, i.kind, i.colour, i.is_multicolour, i.cut_sizes FROM item i WHERE ';
 
     public function __construct(private Connection $database)
     {
@@ -25,42 +25,64 @@ final readonly class AlikeReading
     /**
      * @param list<int> $items
      *
-     * @return array<int, list<ThingLine>> a few things that are there, the nearest colour first, by item
+     * @return array<int, list<AlikeThing>> a few things that are there, the likest first, by item
      */
     public function of(array $items): array
     {
-        $alike = [];
-        foreach ($this->rows('i.id IN ('.implode(', ', [0, ...$items]).') AND i.colour IS NOT NULL', []) as $row) {
-            $colour = Lab::of(Srgb::ofHex($row->text('colour')));
-            $near = [];
-            $others = $this->rows(
-                "i.kind = :kind AND i.colour IS NOT NULL AND i.id <> :item AND i.removed_at IS NULL AND i.is_multicolour = 0
-                 AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id AND b.quantity > 0)",
-                ['kind' => $row->text('kind'), 'item' => $row->int('item_id')],
-            );
-            foreach ($others as $other) {
-                $difference = Difference::between($colour, Lab::of(Srgb::ofHex($other->text('colour'))));
-                if ($difference <= self::NEAR) {
-                    $near[] = [$difference, ThingLine::of($other)];
-                }
-            }
-            usort($near, static fn (array $a, array $b): int => [$a[0], $a[1]->id] <=> [$b[0], $b[1]->id]);
-            $alike[$row->int('item_id')] = array_map(static fn (array $one): ThingLine => $one[1], \array_slice($near, 0, self::MOST));
+        $alike = $owned = [];
+        foreach ($this->database->fetchAllAssociative(self::COLUMNS.'i.id IN ('.implode(', ', [0, ...$items]).')') as $columns) {
+            $row = new Row($columns);
+            $kind = $row->text('kind');
+            $owned[$kind] ??= new Alike($this->owned($kind));
+            $alike[$row->int('id')] = $owned[$kind]->to(self::thing($row), self::MOST);
         }
+        $lines = $this->lines(array_keys(array_replace([], ...$alike)));
 
-        return array_filter($alike);
+        return array_filter(array_map(static fn (array $whys): array => array_map(
+            static fn (int $id, string $why): AlikeThing => new AlikeThing($lines[$id], $why),
+            array_keys($whys),
+            $whys,
+        ), $alike));
+    }
+
+    /** @return list<OwnedThing> what of a kind lies in a drawer */
+    private function owned(string $kind): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            self::COLUMNS."i.kind = ? AND i.removed_at IS NULL
+                AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id AND b.quantity > 0)
+             ORDER BY i.id",
+            [$kind],
+        ), self::thing(...));
+    }
+
+    private static function thing(Row $row): OwnedThing
+    {
+        $colour = $row->flag('is_multicolour') ? null : $row->textOrNull('colour');
+
+        return new OwnedThing(
+            $row->int('id'),
+            $row->text('name'),
+            $row->text('maker'),
+            null === $colour ? null : Srgb::ofHex($colour),
+            null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes')),
+        );
     }
 
     /**
-     * @param array<string, int|string> $asked
+     * @param list<int> $items
      *
-     * @return list<Row>
+     * @return array<int, ThingLine> by item
      */
-    private function rows(string $which, array $asked): array
+    private function lines(array $items): array
     {
-        return Row::each($this->database->fetchAllAssociative(
-            'SELECT '.ThingLine::COLUMNS." FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE $which",
-            $asked,
-        ), static fn (Row $row): Row => $row);
+        $lines = [];
+        foreach (Row::each($this->database->fetchAllAssociative(
+            'SELECT '.ThingLine::COLUMNS.' FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.id IN ('.implode(', ', [0, ...$items]).')',
+        ), ThingLine::of(...)) as $line) {
+            $lines[$line->id] = $line;
+        }
+
+        return $lines;
     }
 }

@@ -97,7 +97,7 @@ final class RestockController extends Page
                     $this->quantityInWords($line->quantity, $line->thing->tracking),
                     $line->why,
                     null === $line->cents ? '' : number_format($line->cents / 100, 2, '.', ''),
-                    implode(', ', array_map(static fn ($thing): string => $thing->name, $line->alike)),
+                    implode(', ', array_map(static fn (AlikeThing $other): string => $other->thing->name.' ('.$other->why.')', $line->alike)),
                 ];
             }
         }

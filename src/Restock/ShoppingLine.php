@@ -10,7 +10,7 @@ use App\Catalogue\ThingLine;
 final readonly class ShoppingLine
 {
     /**
-     * @param list<ThingLine> $alike things like it that are there
+     * @param list<AlikeThing> $alike things like it that are there
      * @param bool $isDear whether the last price is above what somebody pays
      */
     public function __construct(
