@@ -25,6 +25,7 @@ final class Version20261125000012 extends AbstractMigration
         $this->addSql('ALTER TABLE item ADD COLUMN cut_sizes CLOB DEFAULT NULL');
         $this->addSql('ALTER TABLE item ADD COLUMN season_home_id INTEGER DEFAULT NULL REFERENCES place (id)');
         $this->addSql('CREATE INDEX item_season_home ON item (season_home_id)');
+        $this->addSql('CREATE INDEX item_season ON item (season)');
         $this->addSql('ALTER TABLE place ADD COLUMN is_for_season BOOLEAN NOT NULL DEFAULT 0');
         $this->addSql('ALTER TABLE errand ADD COLUMN is_waiting BOOLEAN NOT NULL DEFAULT 0');
         $this->addSql("CREATE TABLE house_move (

@@ -20,6 +20,7 @@ use Lottel\Core\Paper\Sheet;
 #[ORM\Index(name: 'item_home', columns: ['home_id'])]
 #[ORM\Index(name: 'item_name', columns: ['name'])]
 #[ORM\Index(name: 'item_themes', columns: ['themes'])]
+#[ORM\Index(name: 'item_season', columns: ['season'])]
 #[ORM\Index(name: 'item_season_home', columns: ['season_home_id'])]
 #[ORM\Index(name: 'item_parent', columns: ['parent_id'])]
 #[ORM\Index(name: 'item_sheet', columns: ['kind', 'sheet_width'])]

@@ -166,7 +166,10 @@ final readonly class SeasonReading
              FROM item i JOIN place h ON h.id = i.home_id AND h.nature = 'storage' AND h.retired_at IS NULL
              JOIN balance b ON b.item_id = i.id AND b.place_id = i.home_id LEFT JOIN place s ON s.id = i.season_home_id
              LEFT JOIN place o ON o.id = h.parent_id
-             WHERE i.removed_at IS NULL AND (i.season <> '' OR h.season <> '' OR o.season <> '' OR h.is_for_season OR i.season_home_id IS NOT NULL)
+             WHERE i.removed_at IS NULL AND i.id IN (
+                 SELECT id FROM item WHERE season > '' UNION SELECT id FROM item WHERE season_home_id IS NOT NULL
+                 UNION SELECT t.id FROM place p LEFT JOIN place w ON w.id = p.parent_id JOIN item t ON t.home_id = p.id
+                 WHERE p.season > '' OR w.season > '' OR p.is_for_season)
              ORDER BY h.address, i.name, i.id",
         ) as $columns) {
             $row = new Row($columns);

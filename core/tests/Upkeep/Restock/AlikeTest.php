@@ -27,7 +27,12 @@ final class AlikeTest extends TestCase
     public function testTheSameIsFoundByAnotherMakerAndNeverItself(): void
     {
         $wanted = self::thing(1, 'Nesting ovals', 'Oddling');
-        $alike = new Alike([$wanted, self::thing(2, 'Oval nestings', 'Two Bollards'), self::thing(3, 'Nesting oval dies', 'Two Bollards'), self::thing(4, 'Stars')]);
+        $alike = new Alike([
+            $wanted,
+            self::thing(2, 'Oval nestings', 'Two Bollards'),
+            self::thing(3, 'Nesting oval dies', 'Two Bollards'),
+            self::thing(4, 'Stars'),
+        ]);
         self::assertSame([2, 3], array_keys($alike->to($wanted, 3)));
         self::assertSame(['called nearly the same, by Two Bollards'], array_values(array_unique($alike->to($wanted, 3))));
     }
