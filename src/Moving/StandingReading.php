@@ -11,7 +11,6 @@ use App\Stores\ReachOfPlaces;
 use App\Stores\RoomReading;
 use App\Stores\UnitRow;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Homes\Contents;
 use Lottel\Core\Upkeep\Better\Dwelling;
 use Lottel\Core\Upkeep\Better\Household;
 use Lottel\Core\Upkeep\Moving\PlaceGroup;
@@ -71,7 +70,7 @@ final readonly class StandingReading
                 $in[$household->home][] = $household;
             }
         }
-        $groups = array_map(static fn (int $place): PlaceGroup => new PlaceGroup($dwellings[$place], self::together($in[$place])), array_keys($in));
+        $groups = array_map(static fn (int $place): PlaceGroup => new PlaceGroup($dwellings[$place], Household::joined($in[$place])), array_keys($in));
         $places = array_values(array_filter($dwellings, fn (Dwelling $place): bool => $place->unit === $new->id && $this->isFront($place->id)));
 
         return [self::byAddress($groups, static fn (PlaceGroup $group): string => $group->from->address),
@@ -103,19 +102,6 @@ final readonly class StandingReading
         }
 
         return 0.0;
-    }
-
-    /** @param non-empty-list<Household> $households */
-    private static function together(array $households): Household
-    {
-        return new Household(
-            array_merge(...array_map(static fn (Household $one): array => $one->things, $households)),
-            $households[0]->home,
-            array_sum(array_map(static fn (Household $one): float => $one->uses, $households)),
-            array_reduce($households, static fn (Contents $sum, Household $one): Contents => $sum->plus($one->contents), new Contents(0, 0, 0)),
-            array_merge(...array_map(static fn (Household $one): array => $one->boxes, $households)),
-            array_values(array_unique(array_merge(...array_map(static fn (Household $one): array => $one->hazards, $households)), \SORT_REGULAR)),
-        );
     }
 
     /**

@@ -49,24 +49,17 @@ final readonly class LivingReading
         foreach ($this->together(array_keys($homes)) as $items) {
             $rows = array_map(static fn (int $item): HomedThing => $homes[$item], $items);
             $fetched = \count(array_unique(array_merge(...array_map(static fn (int $item): array => $kits[$item] ?? [], $items))));
-            $households[] = self::household($rows, $span->aMonth($fetched));
+            $households[] = Household::joined(array_map(self::household(...), $rows), $span->aMonth($fetched));
         }
 
         return [$households, $this->dwellings($contents)];
     }
 
-    /** @param non-empty-list<HomedThing> $rows */
-    private static function household(array $rows, float $uses): Household
+    private static function household(HomedThing $one): Household
     {
-        return new Household(
-            array_map(static fn (HomedThing $one): \Lottel\Core\Catalogue\Thing => $one->row->thing, $rows),
-            $rows[0]->home,
-            $uses,
-            array_reduce($rows, static fn (Contents $sum, HomedThing $one): Contents => $sum->plus($one->contents()), new Contents(0, 0, 0)),
-            array_map(static fn (HomedThing $one): \Lottel\Core\Furniture\Box => $one->row->box ?? TypicalSize::box($one->row->thing->kind), $rows),
-            array_values(array_unique(array_merge(...array_map(static fn (HomedThing $one): array => $one->row->hazards, $rows)), \SORT_REGULAR)),
-            [] === array_filter($rows, static fn (HomedThing $one): bool => 0 === $one->here),
-        );
+        $box = $one->row->box ?? TypicalSize::box($one->row->thing->kind);
+
+        return new Household([$one->row->thing], $one->home, 0.0, $one->contents(), [$box], $one->row->hazards, $one->here > 0);
     }
 
     /** @return array{array<int, HomedThing>, array<int, Contents>} the things that are at home somewhere, by item, and what is, or belongs, in each place */

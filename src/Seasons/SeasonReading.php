@@ -178,25 +178,18 @@ final readonly class SeasonReading
         $households = [];
         foreach ($this->inPockets(array_keys($rows)) as $items) {
             $of = array_map(static fn (int $item): Row => $rows[$item], $items);
-            $households[] = [self::household($of), $of[0]->oneOrNull('of_season', Season::class), $of[0]->intOrNull('season_home_id')];
+            $households[] = [Household::joined(array_map(self::household(...), $of)), $of[0]->oneOrNull('of_season', Season::class), $of[0]->intOrNull('season_home_id')];
         }
 
         return $households;
     }
 
-    /** @param non-empty-list<Row> $rows */
-    private static function household(array $rows): Household
+    private static function household(Row $row): Household
     {
-        $things = array_map(ThingRow::of(...), $rows);
+        $thing = ThingRow::of($row);
+        $box = $thing->box ?? TypicalSize::box($thing->thing->kind);
 
-        return new Household(
-            array_map(static fn (ThingRow $row): \Lottel\Core\Catalogue\Thing => $row->thing, $things),
-            $rows[0]->int('home_id'),
-            0.0,
-            array_reduce($things, static fn (Contents $sum, ThingRow $row): Contents => $sum->plus($row->contents()), new Contents(0, 0, 0)),
-            array_map(static fn (ThingRow $row): \Lottel\Core\Furniture\Box => $row->box ?? TypicalSize::box($row->thing->kind), $things),
-            array_values(array_unique(array_merge(...array_map(static fn (ThingRow $row): array => $row->hazards, $things)), \SORT_REGULAR)),
-        );
+        return new Household([$thing->thing], $row->int('home_id'), 0.0, $thing->contents(), [$box], $thing->hazards);
     }
 
     /**

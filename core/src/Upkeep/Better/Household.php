@@ -32,6 +32,25 @@ final readonly class Household
     ) {
     }
 
+    /**
+     * Returns households of one home as one that stays together.
+     *
+     * @param non-empty-list<self> $households
+     * @param float|null $uses how often a month it is fetched; null for what they are fetched one by one, added up
+     */
+    public static function joined(array $households, ?float $uses = null): self
+    {
+        return new self(
+            array_merge(...array_map(static fn (self $one): array => $one->things, $households)),
+            $households[0]->home,
+            $uses ?? array_sum(array_map(static fn (self $one): float => $one->uses, $households)),
+            array_reduce($households, static fn (Contents $sum, self $one): Contents => $sum->plus($one->contents), new Contents(0, 0, 0)),
+            array_merge(...array_map(static fn (self $one): array => $one->boxes, $households)),
+            array_values(array_unique(array_merge(...array_map(static fn (self $one): array => $one->hazards, $households)), \SORT_REGULAR)),
+            [] === array_filter($households, static fn (self $one): bool => !$one->isHere),
+        );
+    }
+
     /** Returns its room as whole millilitres, at least 1. */
     public function millilitres(): int
     {
