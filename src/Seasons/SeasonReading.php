@@ -114,7 +114,7 @@ final readonly class SeasonReading
             $dates[] = new SeasonDate($kit->text('name').('' === $kit->text('occasion') ? '' : ', '.$kit->text('occasion')), $due, $due);
         }
 
-        return new SeasonCalendar($today, $dates);
+        return new SeasonCalendar($today, $dates, $this->frame->timeZone());
     }
 
     /** @return array<int, PlaceRow> */

@@ -12,10 +12,14 @@ enum Season: string
     case Autumn = 'autumn';
     case Winter = 'winter';
 
-    /** Returns the season that things are brought forward for on a day: about a month before it begins (common practice, no source). */
+    /**
+     * Returns the season that things are brought forward for on a day: about a month before it begins (common practice, no source).
+     *
+     * @param \DateTimeImmutable $day in the time zone of the room, which tells whether it lies south of the equator
+     */
     public static function broughtForwardOn(\DateTimeImmutable $day): self
     {
-        return match ((int) $day->format('n')) {
+        return match (((int) $day->format('n') + (self::isSouthern($day->getTimezone()) ? 6 : 0) - 1) % 12 + 1) {
             2, 3, 4 => self::Spring,
             5, 6, 7 => self::Summer,
             8, 9, 10 => self::Autumn,
@@ -37,5 +41,12 @@ enum Season: string
     public function isOf(?self $says, int $ofIt, int $things): bool
     {
         return $this === $says || 2 * $ofIt > $things;
+    }
+
+    private static function isSouthern(\DateTimeZone $zone): bool
+    {
+        $where = $zone->getLocation();
+
+        return false !== $where && $where['latitude'] < 0 && $where['latitude'] > -90;
     }
 }

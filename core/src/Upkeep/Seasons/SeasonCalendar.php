@@ -15,8 +15,11 @@ final readonly class SeasonCalendar
 {
     public const DAYS_AHEAD = 30;
 
-    /** @param list<SeasonDate> $dates that have not ended before the day */
-    public function __construct(private Day $day, private array $dates)
+    /**
+     * @param list<SeasonDate> $dates
+     * @param \DateTimeZone $zone of the room
+     */
+    public function __construct(private Day $day, private array $dates, private \DateTimeZone $zone = new \DateTimeZone('UTC'))
     {
     }
 
@@ -32,7 +35,7 @@ final readonly class SeasonCalendar
             return $date->from->number <= $this->day->number ? $date->name.' is now' : $date->name.' on '.$date->from->date()->format('j F');
         }
 
-        return $season === Season::broughtForwardOn($this->day->date()) ? $season->value.' comes' : null;
+        return $season === Season::broughtForwardOn($this->at($this->day)) ? $season->value.' comes' : null;
     }
 
     /**
@@ -42,13 +45,13 @@ final readonly class SeasonCalendar
      */
     public function isOver(?Season $season, array $themes): bool
     {
-        return null === $this->date($themes) && true !== $season?->isAtHandOn($this->day->date());
+        return null === $this->date($themes) && true !== $season?->isAtHandOn($this->at($this->day));
     }
 
     /** Returns the season that is brought forward now. */
     public function season(): Season
     {
-        return Season::broughtForwardOn($this->day->date());
+        return Season::broughtForwardOn($this->at($this->day));
     }
 
     /** Returns the next day on which another season is brought forward. */
@@ -57,9 +60,14 @@ final readonly class SeasonCalendar
         $day = $this->day;
         do {
             $day = $day->plus(1);
-        } while (Season::broughtForwardOn($day->date()) === $this->season());
+        } while (Season::broughtForwardOn($this->at($day)) === $this->season());
 
         return $day;
+    }
+
+    private function at(Day $day): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($day->text(), $this->zone);
     }
 
     /** @param list<string> $themes */

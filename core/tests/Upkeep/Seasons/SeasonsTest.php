@@ -48,6 +48,16 @@ final class SeasonsTest extends TestCase
         self::assertSame($isOver, $calendar->isOver(Season::Winter, []));
     }
 
+    public function testSouthOfTheEquatorTheSeasonsAreTheOthers(): void
+    {
+        foreach (['Europe/Lisbon' => 'winter comes', 'Australia/Hobart' => null, 'UTC' => 'winter comes', '+02:00' => 'winter comes'] as $zone => $why) {
+            self::assertSame($why, (new SeasonCalendar(self::day('2026-12-10'), [], new \DateTimeZone($zone)))->why(Season::Winter, []), $zone);
+        }
+        $hobart = new SeasonCalendar(self::day('2027-05-10'), [], new \DateTimeZone('Australia/Hobart'));
+        self::assertSame([Season::Winter, '2027-08-01'], [$hobart->season(), $hobart->nextChange()->text()]);
+        self::assertFalse($hobart->isOver(Season::Autumn, []), 'autumn lasts until the end of May there');
+    }
+
     public function testNoDayAsksForTheSameThingToComeAndToGo(): void
     {
         for ($day = self::day('2027-01-01'); 2027 === $day->year(); $day = $day->plus(1)) {
