@@ -107,6 +107,24 @@ final class IdleTest extends RoomTestCase
         $this->assertCode(403);
     }
 
+    public function testWhatIsThereTwiceIsLookedAtSideBySide(): void
+    {
+        self::assertStringContainsString('Nothing is there twice', $this->get('/upkeep/doubles')->text());
+        [$one, $other] = $this->putInto('C1', 'Harbour gulls stamps; Oddling', 'Gulls, harbour stamps; Two Bollards');
+        $page = $this->get('/upkeep/doubles');
+        self::assertStringContainsString('called nearly the same', $page->filter('.doubles')->text());
+        $this->post('/upkeep/doubles', ['pair' => ['1-999']]);
+        self::assertStringContainsString('The room has changed', $this->text());
+        $this->post('/upkeep/doubles');
+        $this->assertCode(409);
+        $this->postAndFollow('/upkeep/doubles', ['pair' => ["{$one->id}-{$other->id}"]]);
+        self::assertStringContainsString('1 pair that may be doubles', $this->text());
+        $round = $this->number('SELECT max(id) FROM errand');
+        $task = $this->number('SELECT id FROM errand_task WHERE errand_id = ? AND item_id = ?', [$round, $other->id]);
+        $this->postAndFollow("/upkeep/rounds/{$round}/weed", ['task' => $task, 'fate' => 'give away']);
+        self::assertStringContainsString('Nothing is there twice', $this->get('/upkeep/doubles')->text());
+    }
+
     public function testAWeededThingMayLiveElsewhere(): void
     {
         [$round, [$first]] = $this->begin();

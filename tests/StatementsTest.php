@@ -53,6 +53,7 @@ final class StatementsTest extends RoomTestCase
                 '/stores/dies',
                 '/upkeep/seasons',
                 '/upkeep/parting',
+                '/upkeep/doubles',
                 '/upkeep/change',
                 '/stores/labels',
                 "/items/{$card->id}",

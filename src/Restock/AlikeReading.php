@@ -9,6 +9,7 @@ use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Paper\CutSizes;
+use Lottel\Core\Paper\DieShape;
 use Lottel\Core\Upkeep\Restock\Alike;
 use Lottel\Core\Upkeep\Restock\OwnedThing;
 
@@ -16,7 +17,7 @@ use Lottel\Core\Upkeep\Restock\OwnedThing;
 final readonly class AlikeReading
 {
     private const MOST = 3;
-    private const COLUMNS = 'SELECT i.id, i.name, i.maker, i.kind, i.colour, i.is_multicolour, i.cut_sizes FROM item i WHERE ';
+    private const COLUMNS = 'SELECT i.id, i.name, i.maker, i.kind, i.colour, i.is_multicolour, i.cut_sizes, i.details FROM item i WHERE ';
 
     public function __construct(private Connection $database)
     {
@@ -66,6 +67,7 @@ final readonly class AlikeReading
             $row->text('maker'),
             null === $colour ? null : Srgb::ofHex($colour),
             null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes')),
+            DieShape::in($row->text('name').' '.($row->named('details')['shape'] ?? '')),
         );
     }
 

@@ -178,7 +178,11 @@ final readonly class SeasonReading
         $households = [];
         foreach ($this->inPockets(array_keys($rows)) as $items) {
             $of = array_map(static fn (int $item): Row => $rows[$item], $items);
-            $households[] = [Household::joined(array_map(self::household(...), $of)), $of[0]->oneOrNull('of_season', Season::class), $of[0]->intOrNull('season_home_id')];
+            $households[] = [
+                Household::joined(array_map(self::household(...), $of)),
+                $of[0]->oneOrNull('of_season', Season::class),
+                $of[0]->intOrNull('season_home_id'),
+            ];
         }
 
         return $households;

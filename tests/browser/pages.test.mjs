@@ -127,6 +127,7 @@ async function allPages(page) {
         '/stores/dies',
         '/upkeep/seasons',
         '/upkeep/parting',
+        '/upkeep/doubles',
         '/upkeep/change',
         '/upkeep/change?old=C&new=D',
         '/upkeep/move',

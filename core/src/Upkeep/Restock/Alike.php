@@ -53,6 +53,26 @@ final readonly class Alike
         return $why;
     }
 
+    /**
+     * Returns what is probably the same: called nearly so, or a die of the same shape of which at least two sizes, and most of them,
+     * are cut by it, too.
+     *
+     * @return array<int, string> in which way, by thing
+     */
+    public function nearlyThat(OwnedThing $thing): array
+    {
+        $sizes = \count($thing->cuts->sizes ?? []);
+        $same = array_filter(
+            null === $thing->shape ? [] : $this->sameSizes($thing),
+            fn (int $many, int $id): bool => $many >= 2 && 2 * $many > $sizes && $this->owned[$id]->shape === $thing->shape,
+            \ARRAY_FILTER_USE_BOTH,
+        );
+        $like = $this->byName($thing) + array_map(static fn (int $many): string => "cuts {$many} of the same sizes", $same);
+        unset($like[$thing->id]);
+
+        return $like;
+    }
+
     /** @return array<int, string> */
     private function byName(OwnedThing $wanted): array
     {
@@ -62,17 +82,24 @@ final readonly class Alike
     /** @return array<int, string> */
     private function bySizes(OwnedThing $wanted): array
     {
+        return array_map(static fn (int $many): string => 1 === $many ? 'cuts a size of it' : "cuts {$many} of its sizes", $this->sameSizes($wanted));
+    }
+
+    /** @return array<int, int> how many of its sizes another die cuts, the most first, by thing */
+    private function sameSizes(OwnedThing $wanted): array
+    {
         $same = [];
         $sizes = $wanted->cuts->sizes ?? [];
         foreach ([] === $sizes ? [] : $this->owned as $id => $thing) {
-            $many = null === $thing->cuts ? 0 : \count(array_filter($sizes, $thing->cuts->cuts(...)));
+            $isOther = null !== $wanted->shape && null !== $thing->shape && $wanted->shape !== $thing->shape;
+            $many = $isOther || null === $thing->cuts ? 0 : \count(array_filter($sizes, $thing->cuts->cuts(...)));
             if ($many > 0) {
                 $same[$id] = $many;
             }
         }
         arsort($same);
 
-        return array_map(static fn (int $many): string => 1 === $many ? 'cuts a size of it' : "cuts {$many} of its sizes", $same);
+        return $same;
     }
 
     /** @return array<int, string> */

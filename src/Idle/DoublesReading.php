@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Idle;
+
+use App\Catalogue\ItemReading;
+use App\Database\KeptUntilChanged;
+use App\Database\Row;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Paper\CutSizes;
+use Lottel\Core\Paper\DieShape;
+use Lottel\Core\Upkeep\Restock\Doubles;
+use Lottel\Core\Upkeep\Restock\OwnedThing;
+
+/** Reads what the room has twice. */
+final readonly class DoublesReading
+{
+    public const MOST = 60;
+
+    /** Of what is used up one has several on purpose; these last. */
+    private const KINDS = "('stamp set', 'die', 'stencil', 'tool', 'machine', 'ink')";
+
+    public function __construct(private Connection $database, private ItemReading $items, private KeptUntilChanged $kept)
+    {
+    }
+
+    /** @return list<DoublePair> */
+    public function pairs(): array
+    {
+        $found = $this->kept->get(FoundDoubles::class, '', fn (): FoundDoubles => new FoundDoubles($this->found()));
+        $lines = [];
+        $ids = array_merge([], ...array_map(static fn (array $pair): array => [$pair[0], $pair[1]], $found->pairs));
+        foreach ($this->items->lines(array_values(array_unique($ids))) as $line) {
+            $lines[$line->id] = $line;
+        }
+
+        return array_map(static fn (array $pair): DoublePair => new DoublePair($lines[$pair[0]], $lines[$pair[1]], $pair[2]), $found->pairs);
+    }
+
+    /** @return list<array{int, int, string}> */
+    private function found(): array
+    {
+        $byKind = [];
+        foreach ($this->database->fetchAllAssociative(
+            'SELECT i.id, i.name, i.maker, i.kind, i.cut_sizes, i.details FROM item i WHERE i.removed_at IS NULL AND i.kind IN '.self::KINDS."
+                AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id) ORDER BY i.id",
+        ) as $columns) {
+            $row = new Row($columns);
+            $cuts = null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes'));
+            $shape = DieShape::in($row->text('name').' '.($row->named('details')['shape'] ?? ''));
+            $byKind[$row->text('kind')][] = new OwnedThing($row->int('id'), $row->text('name'), $row->text('maker'), null, $cuts, $shape);
+        }
+        $pairs = array_merge([], ...array_values(array_map(Doubles::among(...), $byKind)));
+
+        return \array_slice($pairs, 0, self::MOST);
+    }
+}
