@@ -39,7 +39,7 @@ final class ArrowsTest extends TestCase
         'Paper' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
         'People' => ['Security', 'Steps', 'Stores', 'Web'],
         'Propose' => ['Catalogue', 'Database', 'Design', 'Kits', 'Steps', 'Stores', 'Web'],
-        'Restock' => ['Catalogue', 'Database', 'Kits', 'Steps', 'Web'],
+        'Restock' => ['Catalogue', 'Database', 'Kits', 'Steps', 'Web', 'Year'],
         'Rehoming' => ['Catalogue', 'Database', 'Errands', 'Steps', 'Stores', 'Web'],
         'Rounds' => ['Catalogue', 'Database', 'Find', 'Kits', 'Labels', 'Log', 'Steps', 'Stores', 'Web'],
         'Schema' => ['Catalogue', 'Kits', 'Security', 'Stores'],

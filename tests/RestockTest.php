@@ -99,6 +99,28 @@ final class RestockTest extends RoomTestCase
         self::assertStringContainsString('there is no stock of it', $this->text());
     }
 
+    public function testCardsOfTheCalendarTakeWhatCardsTookSoFar(): void
+    {
+        self::assertStringNotContainsString('Cards in the calendar', $this->get('/upkeep/shopping')->text());
+        $date = ['_form' => 'occasion', 'kind' => 'other', 'person' => '', 'name' => 'Harbour day', 'on' => '20 April', 'wants' => '', 'pieces' => '30',
+            'days_ahead' => '', 'lasts' => ''];
+        $this->postAndFollow('/occasions', $date);
+        $this->clock->sleep(14 * 86400);
+        $text = $this->get('/upkeep/shopping')->text();
+        self::assertStringContainsString('30 cards of the next 8 weeks have no kit yet.', $text);
+        self::assertStringContainsString('The log knows no card yet', $text);
+        $this->database()->executeStatement("UPDATE item SET kind = 'paper' WHERE id = ?", [$this->foam->id]);
+        $this->use(2, 60);
+        $kit = $this->planKit('Day cards', [[$this->foam, 1]]);
+        $this->step(function (Step $step) use ($kit): void {
+            ($this->service(StartPull::class))($step, $this->kit($kit));
+            $this->service(WorkAtBench::class)->finish($step, $this->kit($kit), 'Day cards', 40, null, []);
+        });
+        $text = $this->get('/upkeep/shopping')->text();
+        self::assertStringContainsString('about 90 pieces of the kind paper, 3 each as cards took so far: 11 too few of 79 that are free', $text);
+        self::assertStringContainsString('an estimate from 40 pieces', $text);
+    }
+
     public function testBoughtItGoesHomeWithItsPrice(): void
     {
         $this->use(8, 12);

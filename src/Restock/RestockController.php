@@ -30,6 +30,7 @@ final class RestockController extends Page
 
     public function __construct(
         private readonly StockReading $stocks,
+        private readonly CalendarReading $calendar,
         private readonly ShoppingList $list,
         private readonly Spending $spending,
         private readonly EntityManagerInterface $entities,
@@ -78,6 +79,8 @@ final class RestockController extends Page
     {
         return $this->render('restock/shopping.html.twig', [
             'shops' => $this->list->shops(),
+            'ahead' => $this->calendar->ahead(),
+            'weeks' => CalendarReading::WEEKS,
             'months' => $this->spending->byMonth(),
             'makers' => $this->spending->byMaker(),
             'problem' => $problem,
