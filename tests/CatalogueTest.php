@@ -312,7 +312,7 @@ final class CatalogueTest extends RoomTestCase
     public function testSeasonalPlacesAreNamedWhenTheirTimeComes(): void
     {
         $this->furnish();
-        $season = \Lottel\Core\Catalogue\Season::broughtForwardOn(new \DateTimeImmutable())->value;
+        $season = \Lottel\Core\Catalogue\Season::broughtForwardOn(new \DateTimeImmutable(), new \DateTimeZone('UTC'))->value;
         $this->putInto('C4', 'Snow', 'Frost', 'Sun');
         $this->database()->executeStatement("UPDATE item SET season = ? WHERE name IN ('Snow', 'Frost')", [$season]);
         $this->postAndFollow('/stores/places/C5', ['name' => 'lanterns', 'scheme' => 'name', 'season' => $season]);

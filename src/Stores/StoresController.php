@@ -34,7 +34,7 @@ final class StoresController extends Page
     #[Route('/stores', name: 'stores', methods: ['GET'])]
     public function index(Request $request): Response
     {
-        $season = Season::broughtForwardOn($this->frame->today());
+        $season = Season::broughtForwardOn($this->frame->today(), $this->frame->timeZone());
         $wall = $this->walls->named($request->query->getString('wall'));
 
         return $this->render('stores/index.html.twig', [

@@ -15,11 +15,11 @@ enum Season: string
     /**
      * Returns the season that things are brought forward for on a day: about a month before it begins (common practice, no source).
      *
-     * @param \DateTimeImmutable $day in the time zone of the room, which tells whether it lies south of the equator
+     * @param \DateTimeZone $zone of the room, which tells whether it lies south of the equator
      */
-    public static function broughtForwardOn(\DateTimeImmutable $day): self
+    public static function broughtForwardOn(\DateTimeImmutable $day, \DateTimeZone $zone): self
     {
-        return match (((int) $day->format('n') + (self::isSouthern($day->getTimezone()) ? 6 : 0) - 1) % 12 + 1) {
+        return match (((int) $day->format('n') + (self::isSouthern($zone) ? 6 : 0) - 1) % 12 + 1) {
             2, 3, 4 => self::Spring,
             5, 6, 7 => self::Summer,
             8, 9, 10 => self::Autumn,
@@ -28,9 +28,9 @@ enum Season: string
     }
 
     /** Whether it is at hand on a day: from about a month before it begins until it ends (common practice, no source). */
-    public function isAtHandOn(\DateTimeImmutable $day): bool
+    public function isAtHandOn(\DateTimeImmutable $day, \DateTimeZone $zone): bool
     {
-        return $this === self::broughtForwardOn($day) || $this === self::broughtForwardOn($day->modify('first day of last month'));
+        return $this === self::broughtForwardOn($day, $zone) || $this === self::broughtForwardOn($day->modify('first day of last month'), $zone);
     }
 
     /**

@@ -107,7 +107,7 @@ final class DivisionTest extends TestCase
                 '2027-01-31' => Season::Winter,
             ] as $day => $season
         ) {
-            self::assertSame($season, Season::broughtForwardOn(new \DateTimeImmutable($day)), $day);
+            self::assertSame($season, Season::broughtForwardOn(new \DateTimeImmutable($day), new \DateTimeZone('UTC')), $day);
         }
     }
 }

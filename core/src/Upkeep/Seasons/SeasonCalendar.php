@@ -35,7 +35,7 @@ final readonly class SeasonCalendar
             return $date->from->number <= $this->day->number ? $date->name.' is now' : $date->name.' on '.$date->from->date()->format('j F');
         }
 
-        return $season === Season::broughtForwardOn($this->at($this->day)) ? $season->value.' comes' : null;
+        return $season === Season::broughtForwardOn($this->day->date(), $this->zone) ? $season->value.' comes' : null;
     }
 
     /**
@@ -45,13 +45,13 @@ final readonly class SeasonCalendar
      */
     public function isOver(?Season $season, array $themes): bool
     {
-        return null === $this->date($themes) && true !== $season?->isAtHandOn($this->at($this->day));
+        return null === $this->date($themes) && true !== $season?->isAtHandOn($this->day->date(), $this->zone);
     }
 
     /** Returns the season that is brought forward now. */
     public function season(): Season
     {
-        return Season::broughtForwardOn($this->at($this->day));
+        return Season::broughtForwardOn($this->day->date(), $this->zone);
     }
 
     /** Returns the next day on which another season is brought forward. */
@@ -60,14 +60,9 @@ final readonly class SeasonCalendar
         $day = $this->day;
         do {
             $day = $day->plus(1);
-        } while (Season::broughtForwardOn($this->at($day)) === $this->season());
+        } while (Season::broughtForwardOn($day->date(), $this->zone) === $this->season());
 
         return $day;
-    }
-
-    private function at(Day $day): \DateTimeImmutable
-    {
-        return new \DateTimeImmutable($day->text(), $this->zone);
     }
 
     /** @param list<string> $themes */
