@@ -68,7 +68,7 @@ final readonly class DieReading
              WHERE i.kind = 'die' AND i.removed_at IS NULL AND ({$condition}) ORDER BY h.address, i.name, i.id LIMIT ".self::MOST,
         ), static fn (Row $row): DieRow => new DieRow(
             ThingLine::of($row),
-            null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes')),
+            OwnedRow::cuts($row),
         ));
     }
 }

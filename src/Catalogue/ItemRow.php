@@ -10,7 +10,6 @@ use Lottel\Core\Filing\FilingScheme;
 use Lottel\Core\Furniture\Box;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\Length;
-use Lottel\Core\Paper\CutSizes;
 
 /** An item with all that is written down about it. */
 final readonly class ItemRow
@@ -68,7 +67,7 @@ final readonly class ItemRow
             $row->intOrNull('grams'),
             $row->named('details'),
             SheetColumns::read($row),
-            null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes')),
+            OwnedRow::cuts($row),
         );
     }
 

@@ -5,13 +5,11 @@ declare(strict_types=1);
 namespace App\Idle;
 
 use App\Catalogue\ItemReading;
+use App\Catalogue\OwnedRow;
 use App\Database\KeptUntilChanged;
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Paper\CutSizes;
-use Lottel\Core\Paper\DieShape;
 use Lottel\Core\Upkeep\Restock\Doubles;
-use Lottel\Core\Upkeep\Restock\OwnedThing;
 
 /** Reads what the room has twice. */
 final readonly class DoublesReading
@@ -43,13 +41,11 @@ final readonly class DoublesReading
     {
         $byKind = [];
         foreach ($this->database->fetchAllAssociative(
-            'SELECT i.id, i.name, i.maker, i.kind, i.cut_sizes, i.details FROM item i WHERE i.removed_at IS NULL AND i.kind IN '.self::KINDS."
+            'SELECT '.OwnedRow::COLUMNS.' FROM item i WHERE i.removed_at IS NULL AND i.kind IN '.self::KINDS."
                 AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id) ORDER BY i.id",
         ) as $columns) {
             $row = new Row($columns);
-            $cuts = null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes'));
-            $shape = DieShape::in($row->text('name').' '.($row->named('details')['shape'] ?? ''));
-            $byKind[$row->text('kind')][] = new OwnedThing($row->int('id'), $row->text('name'), $row->text('maker'), null, $cuts, $shape);
+            $byKind[$row->text('kind')][] = OwnedRow::of($row);
         }
         $pairs = array_merge([], ...array_values(array_map(Doubles::among(...), $byKind)));
 

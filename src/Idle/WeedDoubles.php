@@ -16,7 +16,7 @@ use App\Steps\Step;
 use App\Stores\Places;
 use Lottel\Core\Words\Counted;
 
-/** Begins a round that looks at what is there twice, one beside the other: keep it, or part with it. */
+/** Begins a round that looks at what is there twice, wherever the two lie: keep it, or part with it. */
 final readonly class WeedDoubles
 {
     public function __construct(

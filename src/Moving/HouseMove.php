@@ -77,6 +77,12 @@ class HouseMove
         return $boxes;
     }
 
+    /** How many boxes are packed, or unpacked once the room has moved. */
+    public function done(): int
+    {
+        return $this->boxes->filter(fn (BoxOfMove $box): bool => null === $this->movedAt ? !$box->isToPack() : $box->isOver())->count();
+    }
+
     /** The box that is to be packed, or unpacked, next; null where none is. */
     public function next(): ?BoxOfMove
     {

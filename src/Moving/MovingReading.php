@@ -46,7 +46,7 @@ final readonly class MovingReading
         return new PackingPlan($plan->boxes, [...$plan->byHand, ...$twice], $limits);
     }
 
-    /** How many things of that furniture are out with kits or lent, and so in no box. */
+    /** How many things of the room are out with kits or lent, and so in no box. */
     public function out(): int
     {
         return Row::number($this->database->fetchOne(
@@ -61,7 +61,7 @@ final readonly class MovingReading
      */
     private function things(array $units): array
     {
-        $uses = $this->uses();
+        $uses = $this->living->uses($this->living->span());
         $byPlace = $twice = $known = [];
         foreach ($this->database->fetchAllAssociative(
             "SELECT i.*, b.quantity, b.place_id FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' AND p.retired_at IS NULL
@@ -89,21 +89,6 @@ final readonly class MovingReading
         }
 
         return [$byPlace, $twice];
-    }
-
-    /** @return array<int, float> how often a month an item is fetched */
-    private function uses(): array
-    {
-        $span = $this->living->span();
-        $uses = [];
-        foreach ($this->database->fetchAllNumeric(
-            "SELECT item_id, count(DISTINCT kit_id) FROM movement WHERE at >= ? AND +reason = 'pull' AND +kit_id IS NOT NULL GROUP BY item_id",
-            [$span->since->format('Y-m-d H:i:s')],
-        ) as [$item, $kits]) {
-            $uses[Row::number($item)] = $span->aMonth(Row::number($kits));
-        }
-
-        return $uses;
     }
 
     /**

@@ -88,6 +88,12 @@ final readonly class LivingReading
         return [$homes, $contents];
     }
 
+    /** @return array<int, float> how often a month an item is fetched, by item */
+    public function uses(LogSpan $span): array
+    {
+        return array_map(static fn (array $kits): float => $span->aMonth(\count(array_unique($kits))), $this->kitsByItem($span));
+    }
+
     /** @return array<int, list<int>> kits that fetched an item, by item */
     private function kitsByItem(LogSpan $span): array
     {

@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace App\Restock;
 
+use App\Catalogue\OwnedRow;
 use App\Catalogue\ThingLine;
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
-use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Paper\CutSizes;
-use Lottel\Core\Paper\DieShape;
 use Lottel\Core\Upkeep\Restock\Alike;
 use Lottel\Core\Upkeep\Restock\OwnedThing;
 
@@ -17,7 +15,7 @@ use Lottel\Core\Upkeep\Restock\OwnedThing;
 final readonly class AlikeReading
 {
     private const MOST = 3;
-    private const COLUMNS = 'SELECT i.id, i.name, i.maker, i.kind, i.colour, i.is_multicolour, i.cut_sizes, i.details FROM item i WHERE ';
+    private const COLUMNS = 'SELECT '.OwnedRow::COLUMNS.' FROM item i WHERE ';
 
     public function __construct(private Connection $database)
     {
@@ -35,7 +33,7 @@ final readonly class AlikeReading
             $row = new Row($columns);
             $kind = $row->text('kind');
             $owned[$kind] ??= new Alike($this->owned($kind));
-            $alike[$row->int('id')] = $owned[$kind]->to(self::thing($row), self::MOST);
+            $alike[$row->int('id')] = $owned[$kind]->to(OwnedRow::of($row), self::MOST);
         }
         $lines = $this->lines(array_keys(array_replace([], ...$alike)));
 
@@ -54,21 +52,7 @@ final readonly class AlikeReading
                 AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id AND b.quantity > 0)
              ORDER BY i.id",
             [$kind],
-        ), self::thing(...));
-    }
-
-    private static function thing(Row $row): OwnedThing
-    {
-        $colour = $row->flag('is_multicolour') ? null : $row->textOrNull('colour');
-
-        return new OwnedThing(
-            $row->int('id'),
-            $row->text('name'),
-            $row->text('maker'),
-            null === $colour ? null : Srgb::ofHex($colour),
-            null === $row->textOrNull('cut_sizes') ? null : CutSizes::ofTicks($row->pairs('cut_sizes')),
-            DieShape::in($row->text('name').' '.($row->named('details')['shape'] ?? '')),
-        );
+        ), OwnedRow::of(...));
     }
 
     /**

@@ -27,6 +27,12 @@ final readonly class SeasonPage
     ) {
     }
 
+    /** How many would come forward, whether or not there is room for them. */
+    public function comes(): int
+    {
+        return \count($this->forward) + \count($this->waiting);
+    }
+
     /** @return array<string, Seasonal> what moves, by what names it in a form: its first thing and where it goes */
     public function moves(): array
     {
