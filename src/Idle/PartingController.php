@@ -30,7 +30,14 @@ final class PartingController extends Page
     #[Route('/upkeep/parting', name: 'parting', methods: ['GET'])]
     public function page(?Problem $problem = null): Response
     {
-        return $this->render('idle/parting.html.twig', ['boxes' => $this->reading->boxes(), 'fates' => Fate::cases(), 'problem' => $problem]);
+        $boxes = $this->reading->boxes();
+
+        return $this->render('idle/parting.html.twig', [
+            'boxes' => $boxes,
+            'many' => array_sum(array_map(\count(...), $boxes)),
+            'fates' => Fate::cases(),
+            'problem' => $problem,
+        ]);
     }
 
     /** What is ticked is gone for good, or comes home after all. */
