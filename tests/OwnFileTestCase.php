@@ -62,7 +62,7 @@ abstract class OwnFileTestCase extends RoomTestCase
     {
         self::ensureKernelShutdown();
         StaticDriver::setKeepStaticConnections(false);
-        $this->usual = Row::word($_SERVER['LOTTEL_DATA'] ?? '');
+        $this->usual = '' === $this->usual ? Row::word($_SERVER['LOTTEL_DATA'] ?? '') : $this->usual;
         $_ENV['LOTTEL_DATA'] = $_SERVER['LOTTEL_DATA'] = $this->data;
         self::$kernel = new Kernel('test', false);
         self::$kernel->boot();

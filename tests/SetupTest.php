@@ -36,7 +36,9 @@ final class SetupTest extends TestCase
             'mbstring',
             'PDO',
             'pdo_sqlite',
+            'sqlite3',
             'xml',
+            'zip',
             ...array_map(static fn (int $n): string => 'other'.$n, range(1, 400)),
         ]);
         $load = array_map(static fn (): Process => new Process(['php', '-r', 'while (true) { hash("sha256", random_bytes(4096)); }']), [1, 2, 3]);

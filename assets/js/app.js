@@ -8,3 +8,4 @@ import './marks.js';
 import './pages.js';
 import './board.js';
 import './photo.js';
+import './progress.js';

@@ -109,7 +109,7 @@ final readonly class KeepPhoto
     private function write(\GdImage $picture): string
     {
         $name = bin2hex(random_bytes(16));
-        if (!is_dir($this->folder()) && !@mkdir($this->folder(), 0o700, true) && !is_dir($this->folder())) {
+        if (!$this->hasFolder()) {
             throw InvalidPhoto::cannotBeKept();
         }
         $aside = $this->folder().'/'.$name.'.new';
@@ -120,6 +120,34 @@ final readonly class KeepPhoto
         }
 
         return $name;
+    }
+
+    /**
+     * Takes over a photo that was kept elsewhere, under its name.
+     *
+     * @return bool whether it is new here
+     *
+     * @throws InvalidPhoto if it is no whole picture, or cannot be written
+     */
+    public function takeOver(string $name, string $jpeg): bool
+    {
+        $size = @getimagesizefromstring($jpeg);
+        if (false === $size || \IMAGETYPE_JPEG !== $size[2] || $size[0] * $size[1] > self::MOST_PIXELS || "\xFF\xD9" !== substr($jpeg, -2)) {
+            throw InvalidPhoto::isDamaged();
+        }
+        $isNew = !is_file($this->path($name));
+        $aside = $this->folder().'/'.$name.'.new';
+        if (!$this->hasFolder() || \strlen($jpeg) !== @file_put_contents($aside, $jpeg) || !@rename($aside, $this->path($name))) {
+            @unlink($aside);
+            throw InvalidPhoto::cannotBeKept();
+        }
+
+        return $isNew;
+    }
+
+    private function hasFolder(): bool
+    {
+        return is_dir($this->folder()) || @mkdir($this->folder(), 0o700, true) || is_dir($this->folder());
     }
 
     /** A file that was cut off still begins as a picture; only its end tells. */

@@ -41,7 +41,13 @@ final class RoomUnavailable extends \RuntimeException
 
     public static function damaged(): self
     {
-        return new self((string) self::message(self::DAMAGED[0], ''));
+        return new self((string) self::message(self::DAMAGED[0], ''), self::DAMAGED[0]);
+    }
+
+    /** Whether the file itself is broken, and not only out of reach for now. */
+    public function isDamage(): bool
+    {
+        return \in_array($this->getCode() & 0xFF, self::DAMAGED, true);
     }
 
     private static function message(int $code, string $said): ?string
@@ -55,7 +61,7 @@ final class RoomUnavailable extends \RuntimeException
             \in_array($code, self::UNREADABLE, true) => 'The room’s file cannot be reached just now, so nothing could be written.'
                 .' Nothing is lost: see to the disk, then press again.',
             \in_array($code, self::DAMAGED, true) => 'The room’s file is damaged.'
-                .' Stop Lottel, keep the damaged file aside, and bring back the newest copy of the room’s folder.',
+                .' Stop Lottel, and bring the last backup back with bin/restore, which keeps the damaged file aside.',
             default => null,
         };
     }

@@ -23,13 +23,48 @@ use Lottel\Core\Words\SizeWords;
 /** Keeps the full-text index true. Items have even numbers in it, places odd ones. */
 final readonly class FindIndex implements PlaceIndex, ItemIndex
 {
+    private const AT_ONCE = 500;
+
     public function __construct(private Connection $database, private EntityManagerInterface $entities, private Items $items)
     {
+    }
+
+    /** Makes it anew from all things and places, as after a room was read in. */
+    public function rebuild(): void
+    {
+        $this->database->executeStatement('DELETE FROM finder');
+        foreach ([Place::class => $this->writePlace(...), Item::class => $this->writeItem(...)] as $class => $write) {
+            for ($last = 0; [] !== $some = $this->next($class, $last); $this->entities->clear()) {
+                foreach ($some as $one) {
+                    $write($one);
+                    $last = (int) $one->id;
+                }
+            }
+        }
+    }
+
+    /**
+     * @template T of Place|Item
+     *
+     * @param class-string<T> $class
+     *
+     * @return list<T>
+     */
+    private function next(string $class, int $after): array
+    {
+        /** @var list<T> */
+        return $this->entities->createQuery("SELECT one FROM {$class} one WHERE one.id > :after ORDER BY one.id")
+            ->setParameter('after', $after)->setMaxResults(self::AT_ONCE)->getResult();
     }
 
     public function item(Item $item): void
     {
         $this->entities->flush();
+        $this->writeItem($item);
+    }
+
+    private function writeItem(Item $item): void
+    {
         if (null !== $item->removedAt) {
             $this->forgetItem((int) $item->id);
 
@@ -70,6 +105,14 @@ final readonly class FindIndex implements PlaceIndex, ItemIndex
     public function place(Place $place): void
     {
         $this->entities->flush();
+        $this->writePlace($place);
+    }
+
+    private function writePlace(Place $place): void
+    {
+        if (!$place->isStorageInUse()) {
+            return;
+        }
         $words = implode(' ', [
             $place->kind,
             $place->saysKind->value ?? '',

@@ -71,10 +71,8 @@ final readonly class AuditReading
     private function recompute(array $places, array $retired, array $trackings): array
     {
         $retrackings = $this->retrackings();
-        foreach (array_reverse($retrackings, true) as $item => $changes) {
-            foreach (array_reverse($changes, true) as $change) {
-                $trackings[$item] = $change->from;
-            }
+        foreach ($retrackings as $item => $changes) {
+            $trackings[$item] = $changes[array_key_first($changes)][0]->from;
         }
         $balances = new Balances();
         $unlawful = [];
@@ -89,8 +87,7 @@ final readonly class AuditReading
             if (null !== $what) {
                 $unlawful[] = ['item' => $item, 'place' => $to, 'what' => "line {$id}: {$what}", 'believed' => $movement->quantity, 'recomputed' => 0];
             }
-            $change = $retrackings[$item][$id] ?? null;
-            if (null !== $change) {
+            foreach ($retrackings[$item][$id] ?? [] as $change) {
                 $balances->convert($item, $change);
                 $trackings[$item] = $change->to;
             }
@@ -138,12 +135,12 @@ final readonly class AuditReading
         return $wrong;
     }
 
-    /** @return array<int, array<int, Retracking>> by item and the movement after which it holds */
+    /** @return array<int, non-empty-array<int, non-empty-list<Retracking>>> by item and the movement after which they hold */
     private function retrackings(): array
     {
         $changes = [];
         foreach ($this->rows('SELECT item_id, movement_id, from_tracking, to_tracking, was, becomes FROM retracking ORDER BY id') as $row) {
-            $changes[$row->int('item_id')][$row->int('movement_id')] = Retracking::of(
+            $changes[$row->int('item_id')][$row->int('movement_id')][] = Retracking::of(
                 $row->one('from_tracking', Tracking::class),
                 $row->one('to_tracking', Tracking::class),
                 $row->int('was'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Upkeep;
 
+use App\Backup\AgeOfBackup;
 use App\Catalogue\ItemReading;
 use App\Counting\CountHistories;
 use App\Errands\Errand;
@@ -48,6 +49,7 @@ final class UpkeepController extends Page
         private readonly RoomReading $room,
         private readonly BeginAll $all,
         private readonly SeasonReading $seasons,
+        private readonly AgeOfBackup $backup,
     ) {
     }
 
@@ -71,6 +73,7 @@ final class UpkeepController extends Page
             'not_filed' => $this->items->notFiled(),
             'accuracy' => $this->counts->accuracy(),
             'season' => $this->seasons->page(),
+            'backup' => $this->backup->now(),
             'over' => $filled->over(),
             'growing' => $filled->growing(),
             'rounds' => array_map(fn (Errand $errand): array => [$errand, $this->rounds->round($errand)], $this->errands->open()),

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Database\OpenDatabase;
+use App\Database\RoomUnavailable;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Input\InputArgument;
+use Symfony\Component\Console\Input\InputInterface;
+use Symfony\Component\Console\Output\OutputInterface;
+
+#[AsCommand('lottel:import', 'Reads a whole room out of its JSON document into a room that has no log yet.')]
+final class ImportCommand extends Command
+{
+    private const HAS_LOG = 3;
+    private const JSON = \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE;
+
+    public function __construct(private readonly ImportRoom $import, private readonly OpenDatabase $open)
+    {
+        parent::__construct();
+    }
+
+    protected function configure(): void
+    {
+        $this->addArgument('file', InputArgument::REQUIRED, 'The file to read, or - for standard input');
+    }
+
+    protected function execute(InputInterface $input, OutputInterface $output): int
+    {
+        $file = $input->getArgument('file');
+        try {
+            $handle = $this->handle(\is_string($file) ? $file : '-');
+            ($this->open)($this->getApplication());
+            $answer = ['rows' => ($this->import)($handle, static function (string $section, int $rows): void {
+                fwrite(\STDERR, \sprintf("%s: %s\n", $section, number_format($rows)));
+            })];
+            $status = self::SUCCESS;
+        } catch (InvalidRoomFile $invalid) {
+            $answer = ['error' => ['field' => $invalid->field, 'message' => $invalid->getMessage()]];
+            $status = self::INVALID;
+        } catch (RoomHasLog $hasLog) {
+            $answer = ['error' => ['field' => '', 'message' => $hasLog->getMessage()]];
+            $status = self::HAS_LOG;
+        } catch (\Throwable $error) {
+            $unavailable = RoomUnavailable::from($error) ?? throw $error;
+            $answer = ['error' => ['field' => '', 'message' => $unavailable->getMessage()]];
+            $status = self::FAILURE;
+        }
+        $output->writeln(json_encode($answer, self::JSON), OutputInterface::OUTPUT_RAW | OutputInterface::VERBOSITY_QUIET);
+
+        return $status;
+    }
+
+    /** @return resource that can be sought in */
+    private function handle(string $file)
+    {
+        if ('-' === $file) {
+            $handle = tmpfile();
+            if (false === $handle || false === stream_copy_to_stream(\STDIN, $handle)) {
+                throw new InvalidRoomFile('', 'Standard input cannot be read.');
+            }
+
+            return $handle;
+        }
+        $handle = is_file($file) && is_readable($file) ? fopen($file, 'r') : false;
+
+        return false === $handle ? throw new InvalidRoomFile('', 'The file cannot be read.') : $handle;
+    }
+}
