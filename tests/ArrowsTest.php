@@ -48,6 +48,7 @@ final class ArrowsTest extends TestCase
         'Seasons' => ['Catalogue', 'Database', 'Errands', 'Rehoming', 'Steps', 'Stores', 'Web', 'Year'],
         'Security' => ['Database'],
         'Shelf' => ['Catalogue', 'Database', 'Kits', 'Log', 'Steps', 'Stores', 'Web', 'Year'],
+        'Stash' => ['Catalogue', 'Database', 'Security', 'Steps', 'Stores', 'Web'],
         'Steps' => ['Database', 'Security'],
         'Stores' => ['Database', 'Steps', 'Web'],
         'Undo' => ['Catalogue', 'Database', 'Find', 'Log', 'Security', 'Steps', 'Stores', 'Web'],

@@ -28,6 +28,7 @@ final class ArrowsTest extends TestCase
         'Filing' => ['Catalogue', 'Colour'],
         'Label' => ['Catalogue'],
         'Round' => ['Furniture'],
+        'Stash' => ['Catalogue', 'Colour', 'Log'],
         'Room' => ['Furniture', 'Measure', 'Round', 'Words'],
         'Picture' => ['Catalogue', 'Colour', 'Furniture', 'Homes', 'Measure'],
         'Homes' => ['Care', 'Catalogue', 'Colour', 'Furniture', 'Log', 'Measure', 'Round'],

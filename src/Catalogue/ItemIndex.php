@@ -9,5 +9,8 @@ interface ItemIndex
 {
     public function item(Item $item): void;
 
+    /** @param list<Item> $items */
+    public function items(array $items): void;
+
     public function forgetItem(int $item): void;
 }

@@ -39,6 +39,17 @@ final readonly class TakeIn
 
     public function one(Step $step, Place $place, PastedThing $thing, string $note = '', Outside $from = Outside::Bought): Item
     {
+        $item = $this->write($place, $thing);
+        $this->index->item($item);
+        $this->labels->wishForThing($item, 'new');
+        $this->stock($step, $item, $place, $thing->quantity, $from, $note);
+
+        return $item;
+    }
+
+    /** Writes a thing into the catalogue of which there need not be any; whoever calls sees to the index. */
+    public function write(Place $place, PastedThing $thing): Item
+    {
         $item = new Item($thing->name, $thing->kind, $thing->tracking, PlaceNature::Storage === $place->nature ? $place : null);
         $item->maker = $thing->maker;
         $item->themes = $thing->themes;
@@ -49,9 +60,6 @@ final readonly class TakeIn
         $item->cutSizes = $thing->cutSizes?->ticks();
         $item->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $thing->hazards);
         $this->entities->persist($item);
-        $this->index->item($item);
-        $this->labels->wishForThing($item, 'new');
-        $this->stock($step, $item, $place, $thing->quantity, $from, $note);
 
         return $item;
     }

@@ -41,6 +41,12 @@ final readonly class OwnTables
         $this->text($request, 'undone_by', 36, ['notnull' => false]);
         $request->setPrimaryKey(['id']);
 
+        $part = $schema->createTable('part_done');
+        $this->text($part, 'request_id', 36);
+        $part->addColumn('done', Types::INTEGER);
+        $part->addColumn('parts', Types::INTEGER);
+        $part->setPrimaryKey(['request_id']);
+
         $current = $schema->createTable('current_step');
         $this->text($current, 'request_id', 36);
         $current->setPrimaryKey(['request_id']);
@@ -62,6 +68,21 @@ final readonly class OwnTables
         $failure->addColumn('failures', Types::INTEGER);
         $failure->addColumn('since', Types::INTEGER);
         $failure->setPrimaryKey(['subject']);
+
+        $device = $this->numbered($schema, 'device');
+        $this->reference($device, 'account', isRequired: false);
+        $this->text($device, 'name', 60);
+        $this->text($device, 'token', 64);
+        $device->addColumn('let_in_at', Types::DATETIME_IMMUTABLE);
+        $device->addColumn('seen_at', Types::DATETIME_IMMUTABLE);
+        $device->addColumn('shut_out_at', Types::DATETIME_IMMUTABLE, ['notnull' => false]);
+        $device->addIndex(['account_id'], 'device_account');
+
+        $code = $schema->createTable('device_code');
+        $this->text($code, 'code', 64);
+        $this->reference($code, 'account', isRequired: false);
+        $code->addColumn('ends_at', Types::INTEGER);
+        $code->setPrimaryKey(['code']);
 
         $session = $schema->createTable('session');
         $this->text($session, 'id', 128);

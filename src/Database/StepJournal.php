@@ -39,6 +39,12 @@ final readonly class StepJournal
         $this->database->executeStatement('DELETE FROM current_step');
     }
 
+    /** How much a step changed. */
+    public function count(string $requestId): int
+    {
+        return Row::number($this->database->fetchOne('SELECT count(*) FROM step_change WHERE request_id = ?', [$requestId]));
+    }
+
     /** @return list<StepChange> what a step changed, in order */
     public function of(string $requestId): array
     {
@@ -46,6 +52,35 @@ final readonly class StepJournal
             $requestId,
         ]);
 
+        return self::read($rows);
+    }
+
+    /**
+     * What a long step changed, some at a time, the last first; each some in its order.
+     *
+     * @return iterable<list<StepChange>>
+     */
+    public function backwards(string $requestId, int $atOnce): iterable
+    {
+        for ($before = \PHP_INT_MAX; true; $before = Row::number($rows[\count($rows) - 1]['id'])) {
+            $rows = $this->database->fetchAllAssociative(
+                'SELECT id, subject, row_id, what, was, became FROM step_change WHERE request_id = ? AND id < ? ORDER BY id DESC LIMIT '.$atOnce,
+                [$requestId, $before],
+            );
+            if ([] === $rows) {
+                return;
+            }
+            yield self::read(array_reverse($rows));
+        }
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows
+     *
+     * @return list<StepChange>
+     */
+    private static function read(array $rows): array
+    {
         return Row::each($rows, static fn (Row $row): StepChange => new StepChange(
             $row->text('subject'),
             $row->int('row_id'),

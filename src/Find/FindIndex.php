@@ -63,6 +63,12 @@ final readonly class FindIndex implements PlaceIndex, ItemIndex
         $this->writeItem($item);
     }
 
+    public function items(array $items): void
+    {
+        $this->entities->flush();
+        array_walk($items, $this->writeItem(...));
+    }
+
     private function writeItem(Item $item): void
     {
         if (null !== $item->removedAt) {

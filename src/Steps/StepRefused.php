@@ -177,6 +177,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self('Somebody else has sent this form already, so nothing was written. Open its page again.');
     }
 
+    public static function goesOnElsewhere(): self
+    {
+        return new self('This goes on in another window already, or was taken back in the meantime. Open its page again.');
+    }
+
     public static function changedSince(string $what): self
     {
         return new self(\sprintf('%s was changed since, so this cannot be taken back as a whole. Nothing was changed.', $what));

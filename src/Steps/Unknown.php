@@ -12,6 +12,11 @@ use Symfony\Component\HttpKernel\Attribute\WithLogLevel;
 #[WithLogLevel(LogLevel::DEBUG)]
 final class Unknown extends \RuntimeException
 {
+    public static function page(): self
+    {
+        return new self('There is no such page.');
+    }
+
     public static function item(int|string $id): self
     {
         return new self(\sprintf('There is no item number %s.', $id));

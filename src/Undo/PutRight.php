@@ -24,6 +24,8 @@ final readonly class PutRight
     /** What a helper changes while pulling, making and returning. */
     private const LOOP_TABLES = ['kit', 'need', 'movement', 'put_off', 'piece', 'sheet_in_work', 'cut_plan', 'design', 'pattern', 'making_step'];
 
+    private const MOST_AT_ONCE = 1500;
+
     public function __construct(
         private StepJournal $journal,
         private RestoreRows $rows,
@@ -45,14 +47,33 @@ final readonly class PutRight
         if (!$request->flag('is_undoable') || null !== $request->textOrNull('undone_by')) {
             throw StepRefused::nothingToUndo();
         }
-        $changes = $this->changes($requestId);
-        $this->checkRight($step->who, $request->int('account_id'), $changes);
-        $back = $this->rows->restore($step, $changes);
+        $back = $this->journal->count($requestId) > self::MOST_AT_ONCE
+            ? $this->longStep($step, $requestId, $request->int('account_id'))
+            : $this->atOnce($step, $request->int('account_id'), $this->changes($requestId));
         if ($back->isNothing()) {
             throw StepRefused::nothingToUndo();
         }
         $this->database->update('write_request', ['undone_by' => $step->requestId], ['id' => $requestId]);
         $this->entities->clear();
+
+        return $back;
+    }
+
+    /** @param list<StepChange> $changes */
+    private function atOnce(Step $step, int $whose, array $changes): PutBack
+    {
+        $this->checkRight($step->who, $whose, $changes);
+
+        return $this->rows->restore($step, $changes);
+    }
+
+    /** A step such as a whole list that was taken in: what it changed is not held in memory all at once. */
+    private function longStep(Step $step, string $requestId, int $whose): PutBack
+    {
+        $back = new PutBack();
+        foreach ($this->journal->backwards($requestId, self::MOST_AT_ONCE) as $changes) {
+            $back = $back->and($this->atOnce($step, $whose, $changes));
+        }
 
         return $back;
     }

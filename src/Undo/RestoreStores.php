@@ -22,6 +22,8 @@ use Lottel\Core\Log\PutBack;
 /** Puts the catalogue and the furniture back as they were. What the log speaks of stays in the database, out of sight. */
 final readonly class RestoreStores
 {
+    private const AT_ONCE = 250;
+
     public function __construct(private Rows $rows, private Connection $database, private EntityManagerInterface $entities, private FindIndex $index)
     {
     }
@@ -157,9 +159,22 @@ final readonly class RestoreStores
                 ...array_map(static fn (Item $item): int => (int) $item->id, $this->entities->getRepository(Item::class)->findBy(['home' => $place])),
             ];
         }
-        foreach (array_unique([...$items, ...array_keys($this->rowsOf('item', $changes))]) as $id) {
-            $item = $this->entities->find(Item::class, $id);
-            null === $item ? $this->index->forgetItem($id) : $this->index->item($item);
+        $this->findAgain(array_values(array_unique([...$items, ...array_keys($this->rowsOf('item', $changes))])));
+    }
+
+    /** @param list<int> $ids of things */
+    private function findAgain(array $ids): void
+    {
+        foreach (array_chunk($ids, self::AT_ONCE) as $some) {
+            $there = $this->entities->getRepository(Item::class)->findBy(['id' => $some]);
+            $this->index->items($there);
+            $known = array_map(static fn (Item $item): int => (int) $item->id, $there);
+            array_walk($some, function (int $id) use ($known): void {
+                if (!\in_array($id, $known, true)) {
+                    $this->index->forgetItem($id);
+                }
+            });
+            $this->entities->clear();
         }
     }
 

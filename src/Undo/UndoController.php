@@ -24,6 +24,8 @@ final class UndoController extends Page
     #[Route('/log/undo', name: 'undo', methods: ['POST'])]
     public function undo(Request $request, WayBack $wayBack): Response
     {
+        set_time_limit(0);
+
         return $this->write($request, function (Input $input, Step $step) use ($wayBack): Outcome {
             $which = $input->text('step', 36, true);
             $back = $input->text('back', 300);

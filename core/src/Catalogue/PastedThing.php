@@ -99,6 +99,18 @@ final readonly class PastedThing
         return self::of(array_map(trim(...), $fields), $number, new PlaceRule($kind), $quantities, $colours, $tracking);
     }
 
+    /**
+     * Returns a thing out of cells that were read already, such as those of a spreadsheet.
+     *
+     * @param list<string> $fields name, maker, quantity, themes, colour, size, weight
+     *
+     * @throws InvalidPaste if the name is empty or too long, or quantity, colour, size or weight cannot be read
+     */
+    public static function fromCells(array $fields, PlaceRule $rule, QuantityText $quantities, ColourWords $colours): self
+    {
+        return self::of($fields, 1, $rule, $quantities, $colours);
+    }
+
     /** Returns the colour that its name speaks of, such as `navy` of “Navy card”; null where it says one already, or speaks of none. */
     public function colourInName(ColourWords $colours): ?string
     {

@@ -15,6 +15,16 @@ final class PutBack
     /** @var list<string> sentences about what could not be taken back, and why */
     private array $stays = [];
 
+    /** Returns what this and the other say together; where they speak of one matter, the other has the last word. */
+    public function and(self $other): self
+    {
+        $both = new self();
+        $both->said = [...$this->said, ...$other->said];
+        $both->stays = [...$this->stays, ...$other->stays];
+
+        return $both;
+    }
+
     public function moved(string $thing, string $place): void
     {
         $this->note('in '.$place, 'back in '.$place, $thing);

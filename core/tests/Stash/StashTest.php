@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lottel\Core\Tests\Stash;
+
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Stash\Headings;
+use Lottel\Core\Stash\InvalidRow;
+use Lottel\Core\Stash\StashField as F;
+use Lottel\Core\Stash\StashReader;
+use Lottel\Core\Stash\StashRow;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Headings and cells as people write them (common practice, no source). */
+final class StashTest extends TestCase
+{
+    /** @return iterable<string, array{list<string>, list<F|null>}> */
+    public static function headings(): iterable
+    {
+        yield 'plain' => [['Name', 'Brand', 'Qty', 'Location'], [F::Name, F::Maker, F::Quantity, F::Place]];
+        yield 'a shop’s' => [['Product', 'Category', 'Price', 'Color', 'SKU'], [F::Name, F::Kind, F::Price, F::Colour, null]];
+        yield 'measured' => [['Item', 'Width (in)', 'Height (in)', 'Weight (gsm)'], [F::Name, F::Width, F::Height, F::Weight]];
+        yield 'talkative' => [
+            ['What is it called? (name)', 'Which drawer', 'How many sheets', 'My notes'],
+            [F::Name, F::Place, F::Quantity, F::Note],
+        ];
+        yield 'no field twice' => [['Name', 'Item name', 'Drawer', 'Box'], [F::Name, null, F::Place, null]];
+        yield 'shouted' => [['STAMP SET', 'COMPANY', '#'], [F::Collection, F::Maker, F::Quantity]];
+        yield 'nothing known' => [['', 'Zzz', 'Ok'], [null, null, null]];
+    }
+
+    /**
+     * @param list<string> $headings
+     * @param list<F|null> $fields
+     */
+    #[DataProvider('headings')]
+    public function testAColumnIsToldByItsHeading(array $headings, array $fields): void
+    {
+        self::assertSame($fields, Headings::match($headings));
+    }
+
+    public function testAHeadingMayNameAUnit(): void
+    {
+        $units = array_map(Headings::unit(...), ['Width (in)', 'Height in mm', 'Size [cm]', 'gsm', 'Weight (lb)', 'Colour', 'Things within']);
+        self::assertSame(['in', 'mm', 'cm', 'gsm', 'lb', '', ''], $units);
+    }
+
+    public function testAFirstRowWithoutNumbersThatTellsSomethingIsHeadings(): void
+    {
+        self::assertTrue(Headings::areHeadings('Name', 'Qty', ''));
+        self::assertFalse(Headings::areHeadings('Gull stamps', '3', 'C1'), 'a number stands in it');
+        self::assertFalse(Headings::areHeadings('Gull', 'Tern'), 'nothing is told by it');
+        self::assertFalse(Headings::areHeadings('', ''));
+    }
+
+    public function testARowIsReadWithAllThatItSays(): void
+    {
+        $row = $this->read(
+            [F::Name, F::Maker, F::Kind, F::Quantity, F::Place, F::Themes, F::Colour, F::Size, F::Weight, F::Price, F::Note, F::Season],
+            [
+                'Buoy card', 'Marrowlight Paper', 'Cardstock', '1,250 sheets', 'H1', 'sea; weather', 'Buoy', '8 1/2 x 11', '80 lb cover',
+                '$1,204.50', 'thick', 'Fall',
+            ],
+        );
+        $inch = 8128;
+        self::assertSame([Kind::Paper, Tracking::Count, 1250], [$row->thing->kind, $row->thing->tracking, $row->thing->quantity]);
+        self::assertSame(['sea', 'weather'], $row->thing->themes);
+        self::assertSame([(int) (8.5 * $inch), 11 * $inch], [$row->thing->sheet->size?->width->ticks, $row->thing->sheet->size?->height->ticks]);
+        self::assertEqualsWithDelta(216.3, $row->thing->sheet->weight?->gsm(), 0.1);
+        self::assertSame(['H1', 120450, 'thick', 'autumn', true], [$row->place, $row->cents, $row->note, $row->season, $row->isThere]);
+    }
+
+    /** @return iterable<string, array{list<F|null>, list<string>, list<string>, array{float, float}}> columns, units, cells, millimetres */
+    public static function sizes(): iterable
+    {
+        yield 'one column, inches as the room' => [[F::Name, F::Size], ['', ''], ['Card', '4¼ × 5½'], [107.95, 139.7]];
+        yield 'centimetres by the cell' => [[F::Name, F::Size], ['', ''], ['Card', '10.5 x 14.8 cm'], [105, 148]];
+        yield 'millimetres by the heading' => [[F::Name, F::Size], ['', 'mm'], ['Card', '105 x 148'], [105, 148]];
+        yield 'the cell knows better than the heading' => [[F::Name, F::Size], ['', 'mm'], ['Card', '6 x 6 in'], [152.4, 152.4]];
+        yield 'two columns' => [[F::Name, F::Width, F::Height], ['', 'in', 'in'], ['Card', '12', '12'], [304.8, 304.8]];
+    }
+
+    /**
+     * @param list<F|null> $columns
+     * @param list<string> $units
+     * @param list<string> $cells
+     * @param array{float, float} $millimetres
+     */
+    #[DataProvider('sizes')]
+    public function testUnitsAndFractionsAreUnderstood(array $columns, array $units, array $cells, array $millimetres): void
+    {
+        $size = $this->read($columns, $cells, $units)->thing->sheet->size;
+        self::assertEqualsWithDelta($millimetres[0], (float) $size?->width->ticks / 320, 0.01);
+        self::assertEqualsWithDelta($millimetres[1], (float) $size?->height->ticks / 320, 0.01);
+    }
+
+    /** @return iterable<string, array{string, string, Kind}> what the kind's column says, the name, what it is */
+    public static function kinds(): iterable
+    {
+        yield 'as we say it' => ['stamp set', 'Gulls', Kind::StampSet];
+        yield 'in the plural' => ['Stencils', 'Waves', Kind::Stencil];
+        yield 'as people say it' => ['Clear stamps', 'Gulls', Kind::StampSet];
+        yield 'by the name alone' => ['', 'Petrel ink pad', Kind::Ink];
+        yield 'neither, so as the list is' => ['', 'Gulls', Kind::Embellishment];
+        yield 'a word that nobody knows' => ['Doodads', 'Gulls', Kind::Embellishment];
+    }
+
+    #[DataProvider('kinds')]
+    public function testWhatItIsIsToldByItsColumnThenByItsName(string $said, string $name, Kind $kind): void
+    {
+        $reader = new StashReader([F::Kind, F::Name], ['', ''], new QuantityText(LengthUnit::Inch), kind: Kind::Embellishment);
+        self::assertSame($kind, $reader->read([$said, $name])?->thing->kind);
+    }
+
+    /** @return iterable<string, array{string, bool, int}> what is said, whether it is there, how many */
+    public static function quantities(): iterable
+    {
+        yield 'nothing said' => ['', true, 1];
+        yield 'a number' => ['12', true, 12];
+        yield 'as spreadsheets write it' => ['12.0', true, 12];
+        yield 'with its word' => ['3 pcs', true, 3];
+        yield 'none' => ['0', false, 1];
+        yield 'a word for none' => ['none', false, 1];
+    }
+
+    #[DataProvider('quantities')]
+    public function testHowManyThereAre(string $said, bool $isThere, int $quantity): void
+    {
+        $row = $this->read([F::Name, F::Kind, F::Quantity], ['Card', 'paper', $said]);
+        self::assertSame([$isThere, $quantity], [$row->isThere, $row->thing->quantity]);
+    }
+
+    public function testASizeOfWhatHasNoneGoesIntoTheNote(): void
+    {
+        $row = $this->read([F::Name, F::Size, F::Note], ['Gull stamps', '4 x 6', 'old']);
+        self::assertSame([Kind::StampSet, "old\nSize: 4 x 6"], [$row->thing->kind, $row->note]);
+    }
+
+    /** @return iterable<string, array{list<F|null>, list<string>, F, string}> */
+    public static function mistakes(): iterable
+    {
+        yield 'no name' => [[F::Name, F::Maker], ['', 'Oddling'], F::Name, 'called'];
+        yield 'a long name' => [[F::Name], [str_repeat('x', 201)], F::Name, 'too long'];
+        yield 'a long maker' => [[F::Name, F::Maker], ['Card', str_repeat('x', 121)], F::Maker, '120'];
+        yield 'no number' => [[F::Name, F::Kind, F::Quantity], ['Card', 'paper', 'a few'], F::Quantity, ''];
+        yield 'less than nothing' => [[F::Name, F::Quantity], ['Card', '-3'], F::Quantity, 'less than nothing'];
+        yield 'a day that was a fraction' => [[F::Name, F::Size], ['Card', '2026-01-04'], F::Size, 'fraction'];
+        yield 'no size' => [[F::Name, F::Size], ['Card', 'large'], F::Size, ''];
+        yield 'no weight' => [[F::Name, F::Weight], ['Card', 'heavy'], F::Weight, ''];
+        yield 'no colour' => [[F::Name, F::Colour], ['Card', '#12345'], F::Colour, 'Neither'];
+        yield 'no price' => [[F::Name, F::Price], ['Card', 'dear'], F::Price, '3.50'];
+    }
+
+    /**
+     * @param list<F|null> $columns
+     * @param list<string> $cells
+     */
+    #[DataProvider('mistakes')]
+    public function testAMistakeIsToldWithItsField(array $columns, array $cells, F $field, string $why): void
+    {
+        try {
+            $this->read($columns, $cells);
+            self::fail('It was read.');
+        } catch (InvalidRow $wrong) {
+            self::assertSame($field, $wrong->field, $wrong->getMessage());
+            self::assertStringContainsString($why, $wrong->getMessage());
+        }
+    }
+
+    public function testAnEmptyRowIsPassedOver(): void
+    {
+        self::assertNull((new StashReader([F::Name, null], ['', ''], new QuantityText(LengthUnit::Inch)))->read([' ', 'x']));
+    }
+
+    public function testTheSameThingIsKnownHoweverItIsWritten(): void
+    {
+        self::assertSame(StashRow::keyOf('Tern & Tide', 'Kelp & Comma'), StashRow::keyOf(' tern  tide', 'KELP, COMMA'));
+        self::assertNotSame(StashRow::keyOf('Tern and tide', 'Oddling'), StashRow::keyOf('Tern and tide', 'Kelp & Comma'));
+    }
+
+    /**
+     * @param list<F|null> $columns
+     * @param list<string> $cells
+     * @param list<string> $units
+     */
+    private function read(array $columns, array $cells, array $units = []): StashRow
+    {
+        $row = (new StashReader($columns, $units, new QuantityText(LengthUnit::Inch)))->read($cells);
+        self::assertNotNull($row);
+
+        return $row;
+    }
+}

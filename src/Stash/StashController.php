@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stash;
+
+use App\Steps\Unknown;
+use App\Stores\Places;
+use App\Web\Input;
+use App\Web\Page;
+use App\Web\Problem;
+use App\Web\Progress;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Stash\StashField;
+use Symfony\Component\HttpFoundation\RedirectResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** A list that somebody has already: its columns are matched, its mistakes mended, and only then is it taken in. */
+#[IsGranted('ROLE_OWNER')]
+final class StashController extends Page
+{
+    private const SAMPLE = 6;
+    private const MISTAKES = 40;
+    private const PLACES = 30;
+
+    public function __construct(private readonly StashLists $lists, private readonly LookAtList $look, private readonly Places $places)
+    {
+    }
+
+    #[Route('/stores/list', name: 'lists', methods: ['GET'])]
+    public function index(?Problem $problem = null): Response
+    {
+        return $this->render('stash/index.html.twig', ['lists' => $this->lists->of($this->me()), 'problem' => $problem]);
+    }
+
+    #[Route('/stores/list', name: 'add_list', methods: ['POST'])]
+    public function add(Request $request): Response
+    {
+        return $this->attempt(
+            $request,
+            fn (Input $input): string => $this->generateUrl('list', ['id' => $this->lists->add($input->file('file'), $this->me())->id]),
+            $this->index(...),
+        );
+    }
+
+    #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}', name: 'list', methods: ['GET'])]
+    public function show(string $id, ?Problem $problem = null): Response
+    {
+        $list = $this->lists->one($id, $this->me());
+        $looked = ($this->look)($list);
+
+        return $this->render('stash/list.html.twig', [
+            'list' => $list,
+            'looked' => $looked,
+            'open_run' => $this->look->openRun($list),
+            'sample' => $this->sample($list),
+            'mistakes' => \array_slice($looked->mistakes, 0, self::MISTAKES),
+            'unknown' => \array_slice($looked->unknownPlaces, 0, self::PLACES, true),
+            'fields' => StashField::cases(),
+            'kinds' => Kind::cases(),
+            'ways' => Doubles::cases(),
+            'problem' => $problem,
+        ]);
+    }
+
+    /** What the columns say, and what is to be done with what is not clear. */
+    #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}', name: 'match_list', methods: ['POST'])]
+    public function match(Request $request, string $id): Response
+    {
+        $list = $this->lists->one($id, $this->me());
+
+        return $this->attempt($request, function (Input $input) use ($list): string {
+            $list->hasHeadings = $input->isTicked('has_headings');
+            $columns = array_map(static fn (string $said): ?StashField => StashField::tryFrom($said), $input->list('columns'));
+            $list->columns = \array_slice(array_pad($columns, \count($list->headings), null), 0, \count($list->headings));
+            $this->checkColumns($input, $list);
+            $list->kind = Kind::tryFrom($input->text('kind', 20));
+            $list->doubles = $input->choice('doubles', Doubles::class);
+            $list->places = $this->readPlaces($input) + $list->places;
+            $input->check();
+            $this->lists->keep($list);
+
+            return $this->generateUrl('list', ['id' => $list->id]);
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    /** Cells that were mended. */
+    #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}/mend', name: 'mend_list', methods: ['POST'])]
+    public function mend(Request $request, string $id): Response
+    {
+        $list = $this->lists->one($id, $this->me());
+
+        return $this->attempt($request, function (Input $input) use ($list): string {
+            foreach (($this->look)($list)->mistakes as $mistake) {
+                $column = array_search($mistake->field, $list->columns, true);
+                if (false !== $column && $input->has('cell_'.$mistake->row)) {
+                    $cells = array_pad($mistake->cells, $column + 1, '');
+                    $cells[$column] = $input->text('cell_'.$mistake->row, 4000);
+                    $list->mended[$mistake->row] = array_values($cells);
+                }
+            }
+            $this->lists->keep($list);
+
+            return $this->generateUrl('list', ['id' => $list->id]);
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}/take-in', name: 'take_list_in', methods: ['POST'])]
+    public function takeIn(Request $request, string $id, TakeInList $takeIn, Progress $progress): Response
+    {
+        $list = $this->lists->one($id, $this->me());
+
+        return $this->attempt($request, function (Input $input) use ($list, $takeIn, $progress): string {
+            set_time_limit(0);
+            $run = $input->requestId();
+            $tell = static function (float $share) use ($progress, $run): void {
+                $progress->tell($run, $share, 'The list is taken in');
+            };
+            try {
+                $outcome = $takeIn($list, $run, $this->me(), $this->generateUrl('list', ['id' => $list->id]), $tell);
+            } finally {
+                $progress->end($run);
+            }
+
+            return $outcome->goTo.'?done='.$run;
+        }, fn (Problem $problem): Response => $this->show($id, $problem));
+    }
+
+    #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}/put-away', name: 'forget_list', methods: ['POST'])]
+    public function forget(string $id): Response
+    {
+        $this->lists->remove($this->lists->one($id, $this->me()));
+
+        return $this->redirectToRoute('lists', status: 303);
+    }
+
+    /**
+     * @param callable(Input): string $work returns where to go on
+     * @param callable(Problem): Response $again
+     */
+    private function attempt(Request $request, callable $work, callable $again): Response
+    {
+        try {
+            return new RedirectResponse($work($this->input($request)), 303);
+        } catch (\Throwable $exception) {
+            $problem = Problem::from($exception, $request, $this->frame->quantities()) ?? throw $exception;
+            $response = $again($problem);
+            $response->setStatusCode($problem->status);
+
+            return $response;
+        }
+    }
+
+    private function checkColumns(Input $input, StashList $list): void
+    {
+        $words = array_map(static fn (?StashField $field): string => $field->value ?? '', $list->columns);
+        $said = array_filter($words, static fn (string $one): bool => '' !== $one);
+        if (!\in_array(StashField::Name, $list->columns, true)) {
+            $input->refuse('columns', 'Say which column has the names.');
+        }
+        $twice = array_diff_key($said, array_unique($said));
+        if ([] !== $twice) {
+            $input->refuse('columns', \sprintf('Two columns say %s. Leave one of them out.', StashField::from((string) reset($twice))->label()));
+        }
+    }
+
+    /** @return array<string, string> addresses by what the list calls the places */
+    private function readPlaces(Input $input): array
+    {
+        $places = [];
+        $addresses = $input->list('addresses');
+        foreach ($input->list('names') as $nth => $name) {
+            $address = trim($addresses[$nth] ?? '');
+            if ('' !== $address) {
+                $isHeap = \in_array(mb_strtolower($address), ['-', 'not filed'], true);
+                $places[mb_strtolower(trim($name))] = $isHeap ? '' : $this->address($input, $address);
+            }
+        }
+
+        return $places;
+    }
+
+    private function address(Input $input, string $typed): string
+    {
+        try {
+            return $this->places->inUse($typed)->address;
+        } catch (Unknown $unknown) {
+            $input->refuse('addresses', $unknown->getMessage());
+
+            return '';
+        }
+    }
+
+    /** @return array<int, list<string>> the first rows, by their number */
+    private function sample(StashList $list): array
+    {
+        $sample = [];
+        foreach ($this->lists->rows($list) as $row => $cells) {
+            $sample[$row] = array_pad($cells, \count($list->headings), '');
+            if (\count($sample) >= self::SAMPLE) {
+                break;
+            }
+        }
+
+        return $sample;
+    }
+}

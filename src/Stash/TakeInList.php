@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stash;
+
+use App\Catalogue\Item;
+use App\Catalogue\ItemIndex;
+use App\Catalogue\Items;
+use App\Catalogue\Prices;
+use App\Catalogue\TakeIn;
+use App\Security\Account;
+use App\Steps\Outcome;
+use App\Steps\Step;
+use App\Steps\WriteInParts;
+use App\Stores\Places;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Stash\StashRow;
+use Lottel\Core\Words\Counted;
+
+/** Takes the rows of a list in, some at a time, under one request that one undo takes back. */
+final readonly class TakeInList
+{
+    public const AT_ONCE = 200;
+
+    public function __construct(
+        private StashLists $lists,
+        private LookAtList $look,
+        private PlacesOfList $found,
+        private WriteInParts $parts,
+        private TakeIn $takeIn,
+        private ItemIndex $index,
+        private EntityManagerInterface $entities,
+        private Items $items,
+        private Places $places,
+        private Prices $prices,
+    ) {
+    }
+
+    /**
+     * @param string $goTo where to go on afterwards
+     * @param callable(float): void $tell is told how much is done, from 0 to 1
+     */
+    public function __invoke(StashList $list, string $requestId, Account $who, string $goTo, callable $tell): Outcome
+    {
+        $rows = $this->begin($list, $requestId);
+        $chunks = array_chunk($rows, self::AT_ONCE);
+        $reader = $this->look->reader($list);
+        $cells = $this->cells($list, $rows);
+        $known = $this->look->items();
+        $place = $this->found->finder($list);
+        $work = function (Step $step, int $part) use ($chunks, $cells, $reader, &$known, $place, $list): void {
+            $read = array_map(static fn (int $row): ?StashRow => $reader->read($cells[$row] ?? []), $chunks[$part]);
+            $this->write($step, $list, array_values(array_filter($read)), $known, $place);
+        };
+        $outcome = static fn (int $done): Outcome => Outcome::undoable($goTo, Counted::of(
+            min(\count($rows), $done * self::AT_ONCE),
+            'row of the list is in the room now.',
+            'rows of the list are in the room now.',
+        ));
+
+        return $this->parts->do($requestId, $who, \count($chunks), $work, $outcome, static function (int $done) use ($chunks, $tell): void {
+            $tell($done / \count($chunks));
+        });
+    }
+
+    /** @return list<int> the rows of this run: those of an earlier try, or all that are ready */
+    private function begin(StashList $list, string $requestId): array
+    {
+        foreach ($list->runs as [$request, $rows]) {
+            if ($request === $requestId) {
+                return $rows;
+            }
+        }
+        $ready = ($this->look)($list)->ready;
+        if ([] === $ready) {
+            throw InvalidSheet::nothingIsReady();
+        }
+        $list->runs[] = [$requestId, $ready];
+        $this->lists->keep($list);
+
+        return $ready;
+    }
+
+    /**
+     * @param list<int> $rows
+     *
+     * @return array<int, list<string>>
+     */
+    private function cells(StashList $list, array $rows): array
+    {
+        $wanted = array_flip($rows);
+        $cells = [];
+        foreach ($this->lists->rows($list) as $row => $of) {
+            if (isset($wanted[$row])) {
+                $cells[$row] = $of;
+            }
+        }
+
+        return $cells;
+    }
+
+    /**
+     * First all new things are written down, then all that is there of them goes into the log.
+     *
+     * @param list<StashRow> $rows
+     * @param array<string, int> $known things by what they are known as
+     * @param callable(string): ?int $place
+     */
+    private function write(Step $step, StashList $list, array $rows, array &$known, callable $place): void
+    {
+        /** @var array<string, Item> $new */
+        $new = $stocked = [];
+        foreach ($rows as $row) {
+            $key = $row->key();
+            $isNew = Doubles::Second === $list->doubles || (!isset($known[$key]) && !isset($new[$key]));
+            $of = !$isNew ? $known[$key] ?? $key : (isset($new[$key]) ? $key.' '.\count($new) : $key);
+            if ($isNew) {
+                $new[$of] = $this->item($step, $row, $place($row->place));
+            }
+            $stocked[] = [$row, $of, $place($row->place), $isNew];
+        }
+        $this->index->items(array_values($new));
+        $numbers = array_map(static fn (Item $item): int => (int) $item->id, $new);
+        foreach ($numbers as $key => $number) {
+            $known[(string) $key] ??= $number;
+        }
+        $this->entities->flush();
+        $this->entities->clear();
+        foreach ($stocked as [$row, $of, $at, $isNew]) {
+            $this->stock($step, $row, \is_string($of) ? $numbers[$of] : $of, $at ?? 0, $isNew);
+        }
+    }
+
+    private function item(Step $step, StashRow $row, ?int $place): Item
+    {
+        $item = $this->takeIn->write(null === $place || 0 === $place ? $this->places->heap() : $this->places->number($place), $row->thing);
+        $item->sentiments = $row->words;
+        $item->collection = $row->collection;
+        $item->note = $row->note;
+        $item->season = '' === $row->season ? $item->season : $row->season;
+        if (null !== $row->cents) {
+            $this->prices->paid($item, $row->cents, 1, $step->at, $row->shop);
+        }
+
+        return $item;
+    }
+
+    /** What is one thing, or is counted in another way, stays as it is. */
+    private function stock(Step $step, StashRow $row, int $id, int $placeId, bool $isNew): void
+    {
+        $item = $this->items->one($id);
+        $isAdded = !$item->tracking->movesWhole() && $item->tracking === $row->thing->tracking;
+        if ($row->isThere && ($isNew || $isAdded)) {
+            $place = $isNew && 0 !== $placeId ? $this->places->number($placeId) : $item->home;
+            $this->takeIn->stock($step, $item, $place ?? $this->places->heap(), $row->thing->quantity, Outside::Bought);
+        }
+        $this->entities->detach($item);
+    }
+}

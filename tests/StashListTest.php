@@ -1,0 +1,322 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use App\Log\AuditReading;
+use App\Stash\StashList;
+use App\Stash\StashLists;
+use App\Stash\TakeInList;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\DomCrawler\Crawler;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\Uid\Uuid;
+
+/** A list that somebody has already is read, looked at, mended and taken in, and one undo takes all of it out again. */
+final class StashListTest extends OwnFileTestCase
+{
+    private const LIST = [
+        ['Item', 'Brand', 'Category', 'Qty', 'Location', 'Size (in)', 'Price', 'Notes'],
+        ['Gull stamps', 'Two Bollards', 'Stamps', '1', 'C1', '', '12.50', 'tiny gull'],
+        ['Petrel card', 'Marrowlight Paper', 'Cardstock', '24 sheets', 'C2', '8 1/2 x 11', '0.40', ''],
+        ['Rope ribbon', 'Oddling', 'Ribbon', '5 yd', 'C4', '', '', ''],
+        ['Buoy ink', 'Kelp & Comma', 'Ink pad', 'half', 'blue chest', '', '', ''],
+    ];
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        mkdir($this->data.'/photos', 0o700);
+        $this->console('doctrine:migrations:migrate');
+        $this->openRoom();
+        $this->furnish();
+    }
+
+    /** @return iterable<string, array{callable(): string, string}> the content of a file, its name */
+    public static function layouts(): iterable
+    {
+        $csv = self::separated(...);
+        yield 'commas, UTF-8 with its mark' => [static fn (): string => "\u{FEFF}".$csv(self::LIST, ','), 'list.csv'];
+        yield 'semicolons, as spreadsheets here and there write it' => [
+            static fn (): string => (string) mb_convert_encoding($csv(self::LIST, ';'), 'Windows-1252', 'UTF-8'),
+            'list.csv',
+        ];
+        yield 'tabs, UTF-16' => [static fn (): string => "\xFF\xFE".mb_convert_encoding($csv(self::LIST, "\t"), 'UTF-16LE', 'UTF-8'), 'list.tsv'];
+        yield 'a spreadsheet' => [static fn (): string => SheetFile::xlsx(self::LIST), 'list.xlsx'];
+        yield 'an open one' => [static fn (): string => SheetFile::ods(self::LIST), 'list.ods'];
+    }
+
+    /** @param list<list<string>> $rows */
+    private static function separated(array $rows, string $separator): string
+    {
+        $cell = static fn (string $text): string => '"'.str_replace('"', '""', $text).'"';
+
+        return implode("\r\n", array_map(static fn (array $row): string => implode($separator, array_map($cell, $row)), $rows));
+    }
+
+    /** @param callable(): string $content */
+    #[DataProvider('layouts')]
+    public function testAListIsTakenInWhateverWroteIt(callable $content, string $name): void
+    {
+        $page = $this->send($content(), $name);
+        $said = $page->filter('.list-table option[selected]')->each(static fn (Crawler $one): string => $one->attr('value') ?? '');
+        self::assertSame(['name', 'maker', 'kind', 'quantity', 'place', 'size', 'price', 'note'], $said);
+        self::assertStringContainsString('4 things are ready', $this->text());
+        self::assertStringContainsString('blue chest', $this->text(), 'a place that nobody knows is asked for');
+        self::assertSame('0', $this->word('SELECT count(*) FROM item'), 'nothing is written yet');
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertStringContainsString('4 rows of the list are in the room now.', $this->text());
+        self::assertSame(
+            [
+                ['Buoy ink', 'ink', 'level', 4, 'not filed', null, ''],
+                ['Gull stamps', 'stamp set', 'one', 1, 'C1', 1250, 'tiny gull'],
+                ['Petrel card', 'paper', 'count', 24, 'C2', 40, ''],
+                ['Rope ribbon', 'ribbon', 'length', 5 * 36 * 8128, 'C4', null, ''],
+            ],
+            array_map(array_values(...), $this->database()->fetchAllAssociative(
+                "SELECT i.name, i.kind, i.tracking, b.quantity, p.address, r.cents, i.note FROM item i JOIN balance b ON b.item_id = i.id
+                 JOIN place p ON p.id = b.place_id AND p.nature <> 'outside' LEFT JOIN price r ON r.item_id = i.id ORDER BY i.name",
+            )),
+        );
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
+        $this->get('/find?q=petrel');
+        self::assertStringContainsString('Petrel card', $this->text(), 'it is found');
+    }
+
+    public function testOneUndoTakesAllOfItOutAgain(): void
+    {
+        $this->send($this->csv(450), 'list.csv');
+        $path = $this->path();
+        $this->postAndFollow($path.'/take-in');
+        self::assertStringContainsString('450 rows of the list are in the room now', $this->text());
+        self::assertSame(450, $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL'));
+        $step = $this->word('SELECT id FROM write_request ORDER BY at DESC, id DESC LIMIT 1');
+        $this->post('/log/undo', ['step' => $step, 'back' => $path]);
+        $this->assertCode(303, $this->text());
+        self::assertSame(0, $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL'));
+        self::assertSame(0, $this->number("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature <> 'outside'"));
+        self::assertSame(0, $this->number('SELECT count(*) FROM price'));
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
+        $this->get($path);
+        self::assertStringContainsString('450 things are ready', $this->text(), 'and it can be taken in once more');
+    }
+
+    public function testWhatWasInterruptedGoesOnWhereItWas(): void
+    {
+        $this->send($this->csv(450), 'list.csv');
+        $path = $this->path();
+        $run = (string) Uuid::v7();
+        $list = $this->list($path);
+        try {
+            ($this->service(TakeInList::class))($list, $run, $this->account('olive'), $path, static function (float $share): void {
+                if ($share > 0.5) {
+                    throw new \RuntimeException('The power went.');
+                }
+            });
+            self::fail('It went on.');
+        } catch (\RuntimeException $gone) {
+            self::assertSame('The power went.', $gone->getMessage());
+        }
+        self::assertSame(400, $this->number('SELECT count(*) FROM item'));
+        $this->get($path);
+        self::assertStringContainsString('It was interrupted in the middle', $this->text());
+        self::assertStringContainsString('50 things are ready, 400 rows are in already', $this->text());
+        $this->post($path.'/take-in', [], $run);
+        $this->assertCode(303);
+        self::assertSame(450, $this->number('SELECT count(*) FROM item'));
+        $this->post($path.'/take-in', [], $run);
+        self::assertSame(450, $this->number('SELECT count(*) FROM item'), 'sent once more, nothing comes twice');
+        $this->get($path);
+        self::assertStringContainsString('All of it is in the room', $this->text());
+        $this->post('/log/undo', ['step' => $run, 'back' => $path]);
+        self::assertSame(0, $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL'), 'both halves are one step');
+    }
+
+    public function testMistakesAreListedByRowAndMended(): void
+    {
+        $page = $this->send("Name;Qty;Size\nTern card;3;12 x 12\n;2;\nGull card;a few;\nBuoy card;4;2026-01-04\n", 'list.csv');
+        self::assertStringContainsString('1 thing is ready', $this->text());
+        self::assertStringContainsString('3 rows need mending', $this->text());
+        $rows = $page->filter('#mend .name')->each(static fn (Crawler $one): string => $one->text());
+        self::assertSame(['Row 3', 'Row 4: Gull card', 'Row 5: Buoy card'], $rows);
+        self::assertStringContainsString('A spreadsheet makes one out of a fraction', $this->text());
+        $page = $this->postAndFollow($this->path().'/mend', ['cell_3' => 'Herring card', 'cell_4' => 'many', 'cell_5' => '1/4 x 6']);
+        self::assertSame('many', $page->filter('#mend-cell_4')->attr('value'), 'what was typed is still there');
+        self::assertStringContainsString('3 things are ready', $this->text());
+        $this->postAndFollow($this->path().'/take-in');
+        $this->postAndFollow($this->path().'/mend', ['cell_4' => '7']);
+        self::assertStringContainsString('1 thing is ready, 3 rows are in already', $this->text());
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertSame(['Buoy card 4', 'Gull card 7', 'Herring card 2', 'Tern card 3'], $this->database()->fetchFirstColumn(
+            "SELECT i.name || ' ' || b.quantity FROM item i JOIN balance b ON b.item_id = i.id AND b.quantity > 0 ORDER BY i.name",
+        ));
+    }
+
+    public function testWhatTheRoomHasAlreadyIsFound(): void
+    {
+        $this->putInto('C2', 'Petrel card; Marrowlight Paper; 10');
+        $this->putInto('C1', 'Gull stamps; Two Bollards');
+        $rows = "Name,Maker,Qty\nPETREL  CARD,Marrowlight paper,5\nGull stamps,Two Bollards,1\nTern card,Oddling,2\nTern card,Oddling,3\n";
+        foreach (['add' => [15, 1, 1, 5], 'out' => [10, 1, 1, 2], 'second' => [10, 2, 2, 2]] as $way => [$petrel, $petrels, $gulls, $terns]) {
+            $this->send($rows, 'list.csv');
+            self::assertStringContainsString('3 rows are about what the room or the list has already', $this->text());
+            $columns = ['columns' => ['name', 'maker', 'quantity'], 'has_headings' => '1', 'doubles' => $way, '_form' => 'match'];
+            $this->postAndFollow($this->path(), $columns);
+            $this->postAndFollow($this->path().'/take-in');
+            $there = fn (string $what, string $name): int => $this->number("SELECT {$what} FROM balance b
+                JOIN item i ON i.id = b.item_id AND i.removed_at IS NULL JOIN place p ON p.id = b.place_id AND p.nature <> 'outside'
+                WHERE i.name LIKE '{$name}' AND b.quantity > 0");
+            self::assertSame(
+                [$petrel, $petrels, $gulls, $terns],
+                [$there('min(CASE WHEN i.maker = \'Marrowlight Paper\' THEN b.quantity END)', 'petrel%'), $there('count(*)', 'petrel%'),
+                    $there('count(*)', 'gull%'), $there('min(b.quantity)', 'tern%')],
+                $way,
+            );
+            $this->post('/log/undo', ['step' => $this->word('SELECT id FROM write_request ORDER BY at DESC, id DESC LIMIT 1'), 'back' => '/plan']);
+            $this->assertCode(303);
+        }
+    }
+
+    public function testAPlaceIsKnownByItsAddressItsNameOrAsAPersonSays(): void
+    {
+        $this->database()->executeStatement("UPDATE place SET name = 'ink drawer' WHERE address = 'C3'");
+        $this->send("Name,Where\nOne,c1\nTwo,Ink drawer\nThree,C2 (front)\nFour,attic\nFive,attic\nSix,cellar\nSeven,\n", 'list.csv');
+        self::assertStringContainsString('4 things will lie with what is not filed', $this->text());
+        $match = ['columns' => ['name', 'place'], 'has_headings' => '1', 'doubles' => 'add', '_form' => 'match'];
+        $this->post($this->path(), $match + ['names' => ['attic', 'cellar'], 'addresses' => ['Z9', '']]);
+        $this->assertCode(422);
+        self::assertStringContainsString('There is no place “Z9”', $this->text());
+        $this->postAndFollow($this->path(), $match + ['names' => ['attic', 'cellar'], 'addresses' => ['C5', '-']]);
+        self::assertStringContainsString('2 things will lie with what is not filed', $this->text());
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertSame(
+            ['One C1', 'Two C3', 'Three C2', 'Four C5', 'Five C5', 'Six ', 'Seven '],
+            $this->database()->fetchFirstColumn(
+                "SELECT i.name || ' ' || coalesce(p.address, '') FROM item i LEFT JOIN place p ON p.id = i.home_id ORDER BY i.id",
+            ),
+        );
+    }
+
+    public function testColumnsAreMatchedByHandWhereTheirHeadingsSayNothing(): void
+    {
+        $this->send("Tern stamps\t3\tC1\nGull stamps\t1\tC2\n", 'list.tsv');
+        self::assertStringContainsString('2 things are ready', $this->text(), 'a list without headings has names in its first column');
+        $this->post($this->path(), ['columns' => ['', 'quantity', 'place'], 'doubles' => 'add', '_form' => 'match']);
+        $this->assertCode(422);
+        self::assertStringContainsString('Say which column has the names', $this->text());
+        $this->post($this->path(), ['columns' => ['name', 'place', 'place'], 'doubles' => 'add', '_form' => 'match']);
+        $this->assertCode(422);
+        self::assertStringContainsString('Two columns say where it lives', $this->text());
+        $this->postAndFollow($this->path(), ['columns' => ['name', '', 'place'], 'doubles' => 'add', 'kind' => 'die', '_form' => 'match']);
+        self::assertStringContainsString('stamp set 2', $this->text(), 'a name tells more than what is said of the whole list');
+    }
+
+    public function testFormulasAreNotWorkedOutButWhatTheyLastCameToIsRead(): void
+    {
+        $this->send(SheetFile::xlsx([['Name', 'Qty'], ['Tern card', ['=6*4', '24']], ['=cmd()', '2'], ['Gull card', ['=NOW()', 'soon']]]), 'list.xlsx');
+        self::assertStringContainsString('2 cells are formulas', $this->text());
+        self::assertStringContainsString('1 row needs mending', $this->text());
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertSame(['Tern card 24', '=cmd() 2'], $this->database()->fetchFirstColumn(
+            "SELECT i.name || ' ' || b.quantity FROM item i JOIN balance b ON b.item_id = i.id AND b.quantity > 0 ORDER BY i.id",
+        ), 'text that begins like one is text');
+    }
+
+    /** @return iterable<string, array{callable(): string, string, string}> */
+    public static function bad(): iterable
+    {
+        yield 'nothing' => [static fn (): string => '', 'list.csv', 'nothing in this list'];
+        yield '300 columns' => [static fn (): string => implode(',', range(1, 300))."\n", 'list.csv', '300 columns; 100 are the most'];
+        yield '300 columns of a spreadsheet' => [static fn (): string => SheetFile::xlsx([array_map(strval(...), range(1, 300))]), 'list.xlsx', '300 columns'];
+        yield 'too many rows' => [static fn (): string => str_repeat("Tern\n", 20_002), 'list.csv', 'more than 20,000 rows'];
+        yield 'a picture' => [static fn (): string => "\x89PNG\r\n\x1A\n\0\0\0\rIHDR", 'list.csv', 'neither CSV'];
+        yield 'an archive of something else' => [static fn (): string => SheetFile::zip(['letter.txt' => 'Dear Ben']), 'list.xlsx', 'neither CSV'];
+        yield 'half a spreadsheet' => [static fn (): string => substr(SheetFile::xlsx(self::LIST), 0, 700), 'list.xlsx', 'damaged'];
+        yield 'a spreadsheet without its sheet' => [static fn (): string => SheetFile::zip(['xl/workbook.xml' => '<workbook/>']), 'list.xlsx', 'damaged'];
+        yield 'one that swells up' => [static fn (): string => SheetFile::swelling(410), 'list.xlsx', 'far too large'];
+    }
+
+    /** @param callable(): string $content */
+    #[DataProvider('bad')]
+    public function testWhatCannotBeReadIsToldAndNothingIsKept(callable $content, string $name, string $message): void
+    {
+        $this->upload($content(), $name);
+        $this->assertCode(422);
+        self::assertStringContainsString($message, $this->text());
+        self::assertSame([], glob($this->data.'/lists/*') ?: []);
+        self::assertSame('0', $this->word('SELECT count(*) FROM item'));
+    }
+
+    public function testAFileOf200MegabytesIsTold(): void
+    {
+        $file = $this->data.'/large.csv';
+        $handle = fopen($file, 'w');
+        \assert(false !== $handle);
+        ftruncate($handle, 200_000_000);
+        $large = new class($file, 'large.csv', test: true) extends UploadedFile {
+            /** BrowserKit would take it for one that PHP itself has cut off. */
+            public function getSize(): int
+            {
+                return 200_000_000;
+            }
+        };
+        try {
+            $this->service(StashLists::class)->add($large, $this->account('olive'));
+            self::fail('It was read.');
+        } catch (\App\Stash\InvalidSheet $invalid) {
+            self::assertStringContainsString('larger than 50 MB', $invalid->getMessage());
+        }
+    }
+
+    public function testAListIsItsOwnersAlone(): void
+    {
+        $this->send("Name\nTern\n", 'list.csv');
+        $path = $this->path();
+        $this->signIn('hank');
+        $this->get($path);
+        $this->assertCode(403);
+        $this->signIn('olive');
+        $this->get('/stores/list/'.Uuid::v7());
+        $this->assertCode(404);
+        $this->get('/stores/list/..-..');
+        $this->assertCode(404);
+        $this->get('/stores/list');
+        self::assertStringContainsString('list.csv', $this->text());
+        $this->postAndFollow($path.'/put-away');
+        self::assertStringNotContainsString('Not done with yet', $this->text());
+    }
+
+    private function send(string $content, string $name): Crawler
+    {
+        $this->upload($content, $name);
+        $this->assertCode(303, $this->text());
+
+        return $this->browser->followRedirect();
+    }
+
+    private function upload(string $content, string $name): void
+    {
+        $file = $this->data.'/'.$name;
+        file_put_contents($file, $content);
+        $fields = ['_request' => (string) Uuid::v7(), '_form' => 'list'];
+        $this->browser->request('POST', '/stores/list', $fields, ['file' => new UploadedFile($file, $name, test: true)]);
+    }
+
+    private function path(): string
+    {
+        $request = $this->browser->getRequest();
+
+        return (string) preg_replace('~(/stores/list/[0-9a-f-]+).*~', '$1', $request->getPathInfo());
+    }
+
+    private function list(string $path): StashList
+    {
+        return $this->service(StashLists::class)->one(basename($path), $this->account('olive'));
+    }
+
+    private function csv(int $rows): string
+    {
+        return "Name,Maker,Qty,Where,Price\n".implode('', array_map(static fn (int $n): string => "Tern card {$n},Oddling,{$n},C2,1.50\n", range(1, $rows)));
+    }
+}
