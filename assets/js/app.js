@@ -9,3 +9,4 @@ import './pages.js';
 import './board.js';
 import './photo.js';
 import './progress.js';
+import './unsent.js';

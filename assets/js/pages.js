@@ -1,5 +1,5 @@
 // What happens when a page comes in the place of another: where it is scrolled to, and what has the focus.
-import { main, note } from './dom.js';
+import { main } from './dom.js';
 import { pageIsNew } from './find.js';
 import { settleMotion } from './motion.js';
 
@@ -29,10 +29,5 @@ document.addEventListener('htmx:afterSettle', (event) => {
     pageIsNew();
     prepare();
     if (main()) settle(main());
-});
-// A request that could not be sent at all: say so, and keep the page as it is.
-document.addEventListener('htmx:sendError', () => {
-    if (!main() || main().querySelector('.offline')) return;
-    main().prepend(note('problem offline', 'alert', 'Lottel cannot be reached just now. Nothing is lost: press the button again when it is back.'));
 });
 prepare();

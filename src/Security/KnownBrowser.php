@@ -16,11 +16,10 @@ use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
 /** A browser in which somebody has signed in before carries a mark that strangers cannot make. */
 final readonly class KnownBrowser implements EventSubscriberInterface
 {
-    public const COOKIE = 'lottel_known';
     private const DAYS = 60;
     private const MARK = '_is_signing_in';
 
-    public function __construct(private ClockInterface $clock, #[Autowire('%kernel.secret%')] #[\SensitiveParameter] private string $secret)
+    public function __construct(private ClockInterface $clock, #[Autowire('%kernel.secret%')] #[\SensitiveParameter] private string $secret, private string $cookie)
     {
     }
 
@@ -31,7 +30,7 @@ final readonly class KnownBrowser implements EventSubscriberInterface
 
     public function isKnown(Request $request): bool
     {
-        [$until, $mark] = explode('.', (string) $request->cookies->get(self::COOKIE, '')) + ['', ''];
+        [$until, $mark] = explode('.', (string) $request->cookies->get($this->cookieName(), '')) + ['', ''];
 
         return ctype_digit($until) && (int) $until >= $this->clock->now()->getTimestamp() && hash_equals($this->mark($until), $mark);
     }
@@ -51,13 +50,18 @@ final readonly class KnownBrowser implements EventSubscriberInterface
             ->getResponse()
             ->headers->setCookie(
                 Cookie::create(
-                    self::COOKIE,
+                    $this->cookieName(),
                     $until.'.'.$this->mark((string) $until),
                     $until,
                     secure: $event->getRequest()->isSecure(),
                     sameSite: Cookie::SAMESITE_LAX,
                 ),
             );
+    }
+
+    public function cookieName(): string
+    {
+        return $this->cookie.'_known';
     }
 
     private function mark(string $until): string

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace App\Security;
 
-use App\Database\Row;
-use Doctrine\DBAL\Connection;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\EventSubscriberInterface;
 use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\Security\Core\Exception\TooManyLoginAttemptsAuthenticationException;
@@ -17,11 +14,10 @@ use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
 /** Counts sign-ins before the password is looked at: five for a log-in from one address, fifty from an address, in ten minutes. */
 final readonly class SignInThrottle implements EventSubscriberInterface
 {
-    private const WINDOW_SECONDS = 600;
     private const MOST_FOR_LOGIN = 5;
     private const MOST_FOR_ADDRESS = 50;
 
-    public function __construct(private Connection $database, private RequestStack $requests, private ClockInterface $clock)
+    public function __construct(private FailureCount $failures, private RequestStack $requests)
     {
     }
 
@@ -36,10 +32,10 @@ final readonly class SignInThrottle implements EventSubscriberInterface
         if (!$badge instanceof UserBadge) {
             return;
         }
-        $tries = $this->count($this->loginSubject($badge->getUserIdentifier()));
-        $triesFromHere = $this->count($this->address());
+        $tries = $this->failures->count($this->loginSubject($badge->getUserIdentifier()));
+        $triesFromHere = $this->failures->count($this->address());
         if ($tries > self::MOST_FOR_LOGIN || $triesFromHere > self::MOST_FOR_ADDRESS) {
-            throw new TooManyLoginAttemptsAuthenticationException(intdiv(self::WINDOW_SECONDS, 60));
+            throw new TooManyLoginAttemptsAuthenticationException(intdiv(FailureCount::WINDOW_SECONDS, 60));
         }
     }
 
@@ -47,22 +43,8 @@ final readonly class SignInThrottle implements EventSubscriberInterface
     {
         $badge = $event->getPassport()->getBadge(UserBadge::class);
         if ($badge instanceof UserBadge) {
-            $this->database->delete('sign_in_failure', ['subject' => $this->loginSubject($badge->getUserIdentifier())]);
+            $this->failures->forget($this->loginSubject($badge->getUserIdentifier()));
         }
-    }
-
-    private function count(string $subject): int
-    {
-        $now = $this->clock->now()->getTimestamp();
-
-        return Row::number($this->database->fetchOne(
-            'INSERT INTO sign_in_failure (subject, failures, since) VALUES (:subject, 1, :now)
-             ON CONFLICT (subject) DO UPDATE SET
-                failures = CASE WHEN since NOT BETWEEN :now - :window AND :now THEN 1 ELSE failures + 1 END,
-                since = CASE WHEN since NOT BETWEEN :now - :window AND :now THEN :now ELSE since END
-             RETURNING failures',
-            ['subject' => $subject, 'now' => $now, 'window' => self::WINDOW_SECONDS],
-        ));
     }
 
     private function loginSubject(string $login): string

@@ -102,7 +102,7 @@ final class LottelExtension extends AbstractExtension
         return $utc?->setTimezone($this->frame->timeZone())->format($format) ?? '';
     }
 
-    private function built(string $file): string
+    public function built(string $file): string
     {
         if (null === $this->manifest) {
             $json = @file_get_contents($this->projectDir.'/public/build/manifest.json');

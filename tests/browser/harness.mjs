@@ -23,7 +23,7 @@ export function audit(data) {
     return JSON.parse(console_(data, 'lottel:audit'));
 }
 
-async function freePort() {
+export async function freePort() {
     return new Promise((resolve, reject) => {
         const server = createServer()
             .listen(0, '127.0.0.1', () => {
@@ -35,7 +35,7 @@ async function freePort() {
 }
 
 // The demo room is furnished once for a run of the tests and copied for each of them.
-function furnished() {
+export function furnished() {
     const data = join(cache, `demo-${process.env.LOTTEL_TEST_RUN ?? process.pid}`);
     if (!existsSync(join(data, 'room.sqlite'))) {
         rmSync(cache, { recursive: true, force: true });
