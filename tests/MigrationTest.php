@@ -37,6 +37,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the tenth' => [10];
         yield 'the eleventh' => [11];
         yield 'the twelfth' => [12];
+        yield 'the thirteenth' => [13];
     }
 
     #[DataProvider('versions')]
