@@ -90,12 +90,13 @@ final class LanTest extends OwnFileTestCase
     {
         $certificates = new Certificates($this->data);
         $certificates->prepare('Tide Loft', ['192.0.2.7', 'fd00::7', 'loft.local'], new \DateTimeImmutable());
+        [$authority, $server] = [$certificates->path('authority.crt'), $certificates->path('server.crt')];
         $run = static fn (string ...$words): string => (new Process(['openssl', ...$words]))->mustRun()->getOutput();
         foreach ([['-verify_ip', '192.0.2.7'], ['-verify_ip', 'fd00::7'], ['-verify_hostname', 'loft.local']] as $reached) {
-            $said = $run('verify', '-CAfile', $certificates->path('authority.crt'), '-purpose', 'sslserver', ...[...$reached, $certificates->path('server.crt')]);
+            $said = $run('verify', '-CAfile', $authority, '-purpose', 'sslserver', ...[...$reached, $server]);
             self::assertStringContainsString('OK', $said);
         }
-        $strange = new Process(['openssl', 'verify', '-CAfile', $certificates->path('authority.crt'), '-verify_hostname', 'elsewhere.test', $certificates->path('server.crt')]);
+        $strange = new Process(['openssl', 'verify', '-CAfile', $authority, '-verify_hostname', 'elsewhere.test', $server]);
         self::assertNotSame(0, $strange->run());
         $print = $run('x509', '-in', $certificates->path('authority.crt'), '-noout', '-fingerprint', '-sha256');
         self::assertSame(trim(str_replace(':', '', explode('=', $print)[1])), str_replace(' ', '', $certificates->fingerprint()));

@@ -28,13 +28,15 @@ use Symfony\Component\Uid\Uuid;
 
 final class SecurityTest extends RoomTestCase
 {
+    private const PUBLIC = ['sign_in', 'begin', 'bring_room', 'let_in', 'trust', 'trust_authority', 'web_manifest', 'sign_out', 'feed'];
+
     public function testNothingIsServedWithoutSignIn(): void
     {
         $this->furnish();
         $this->browser->restart();
         $checked = 0;
         foreach ($this->service(RouterInterface::class)->getRouteCollection() as $name => $route) {
-            if (\in_array($name, ['sign_in', 'begin', 'bring_room', 'let_in', 'trust', 'trust_authority', 'web_manifest', 'sign_out', 'feed'], true) || str_starts_with($name, '_')) {
+            if (\in_array($name, self::PUBLIC, true) || str_starts_with($name, '_')) {
                 continue;
             }
             $named = [

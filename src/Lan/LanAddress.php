@@ -19,7 +19,7 @@ final readonly class LanAddress
     public static function of(string $name, int $port, int $plainPort): self
     {
         $host = strtolower((string) gethostname());
-        $names = array_filter([$name, ...self::addresses(), '' === $host ? '' : "{$host}.local", $host, 'localhost'], static fn (string $one): bool => '' !== $one);
+        $names = [$name, ...self::addresses(), '' === $host ? '' : "{$host}.local", $host, 'localhost'];
         $fit = array_values(array_unique(array_filter($names, self::isFit(...))));
 
         return new self([] === $fit ? ['localhost'] : $fit, $port, $plainPort);

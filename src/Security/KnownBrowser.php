@@ -19,8 +19,13 @@ final readonly class KnownBrowser implements EventSubscriberInterface
     private const DAYS = 60;
     private const MARK = '_is_signing_in';
 
-    public function __construct(private ClockInterface $clock, #[Autowire('%kernel.secret%')] #[\SensitiveParameter] private string $secret, private string $cookie)
-    {
+    public function __construct(
+        private ClockInterface $clock,
+        #[Autowire('%kernel.secret%')]
+        #[\SensitiveParameter]
+        private string $secret,
+        private string $cookie,
+    ) {
     }
 
     public static function getSubscribedEvents(): array

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Health;
+
+use App\Backup\AgeOfBackup;
+use App\Web\Page;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
+
+/** How the installation does, for the owner. */
+#[IsGranted('ROLE_OWNER')]
+final class HealthController extends Page
+{
+    private const LITTLE_SPACE = 500_000_000;
+    private const FAULTS = 8;
+
+    #[Route('/upkeep/health', name: 'health', methods: ['GET'])]
+    public function index(Request $request, HealthReading $health, AgeOfBackup $backup): Response
+    {
+        $disk = $health->disk();
+        // To go through all of a large log takes seconds, so that is done when it is asked for.
+        $isLooking = $request->query->has('look');
+
+        return $this->render('health/index.html.twig', [
+            'disk' => $disk,
+            'is_tight' => $disk['free'] < max(self::LITTLE_SPACE, 3 * $disk['room']),
+            'damage' => $isLooking ? $health->damage() : null,
+            'audit' => $isLooking ? $health->audit() : null,
+            'age' => $backup->now(),
+            'pages' => $health->pages(),
+            'faults' => $health->faults(self::FAULTS),
+        ]);
+    }
+}
