@@ -37,6 +37,7 @@ final class ArrowsTest extends TestCase
         'Lan' => ['Web'],
         'Lending' => ['Catalogue', 'Database', 'Log', 'Steps', 'Stores', 'Web', 'Year'],
         'Lost' => ['Catalogue', 'Database', 'Errands', 'Steps', 'Stores', 'Web'],
+        'Lists' => ['Database', 'Web'],
         'Log' => ['Database', 'Steps', 'Stores', 'Web'],
         'Lying' => ['Catalogue', 'Database', 'Errands', 'Kits', 'Rounds', 'Steps', 'Stores', 'Web'],
         'Making' => ['Catalogue', 'Database', 'Design', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],

@@ -75,6 +75,7 @@ async function allPages(page) {
         '/upkeep/safe',
         '/upkeep/health',
         '/stores/list',
+        '/lists',
         pulling,
         `${pulling}/pull`,
         `${making}/make`,

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists;
+
+use App\Web\Page;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** The lists of the room for a spreadsheet, or for another program. */
+final class ListsController extends Page
+{
+    #[Route('/lists', name: 'room_lists', methods: ['GET'])]
+    public function index(): Response
+    {
+        return $this->render('lists/index.html.twig', ['lists' => RoomLists::names()]);
+    }
+
+    #[Route('/lists/{name<[a-z-]{1,20}>}.{type<csv|xlsx>}', name: 'room_list', methods: ['GET'])]
+    public function take(string $name, string $type, RoomLists $lists, TableCsv $csv, TableXlsx $xlsx): Response
+    {
+        $table = $lists->named($name) ?? throw $this->createNotFoundException('There is no such list.');
+        if ('xlsx' === $type) {
+            $file = new BinaryFileResponse($xlsx->write($table), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet']);
+
+            return $file->deleteFileAfterSend()->setContentDisposition('attachment', $name.'.xlsx');
+        }
+
+        return new StreamedResponse(static function () use ($csv, $table): void {
+            foreach ($csv->chunks($table) as $chunk) {
+                echo $chunk;
+            }
+        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
+    }
+}
