@@ -26,7 +26,7 @@ final class ArrowsTest extends TestCase
         'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],
         'Devices' => ['Database', 'Labels', 'Lan', 'Security', 'Steps', 'Stores', 'Web'],
         'Errands' => ['Catalogue', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
-        'Exchange' => ['Catalogue', 'Database', 'Find', 'Log', 'People', 'Security', 'Web'],
+        'Exchange' => ['Backup', 'Catalogue', 'Database', 'Find', 'Log', 'People', 'Security', 'Web'],
         'Figures' => ['Database', 'Web'],
         'Filling' => ['Catalogue', 'Database', 'Stores', 'Web'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],

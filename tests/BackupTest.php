@@ -9,9 +9,9 @@ use App\Backup\BackupFile;
 use App\Backup\BackupReason;
 use App\Backup\Backups;
 use App\Backup\InvalidBackup;
-use App\Backup\KeepDaily;
 use App\Backup\MakeBackup;
 use App\Backup\Manifest;
+use App\Backup\RoutineBackups;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
@@ -237,7 +237,7 @@ final class BackupTest extends OwnFileTestCase
         $written = new \DateTimeImmutable($this->ask('SELECT max(at) FROM write_request').' UTC');
         $clock = new MockClock($written->modify('+1 hour'));
         Clock::set($clock);
-        $daily = $this->service(KeepDaily::class);
+        $daily = $this->service(RoutineBackups::class)->daily(...);
         $backups = $this->service(Backups::class);
         self::assertNotNull($daily());
         self::assertNull($daily(), 'one a day');
@@ -246,7 +246,7 @@ final class BackupTest extends OwnFileTestCase
         for ($day = 1; $day <= 20; ++$day) {
             $clock->modify('+1 day');
             $today = $clock->now()->modify('-1 hour')->format('Y-m-d H:i:s');
-            $this->pdo()->exec("UPDATE write_request SET at = '{$today}' WHERE id = (SELECT max(id) FROM write_request)");
+            $this->pdo()->exec("UPDATE write_request SET at = '{$today}' WHERE id = (SELECT request_id FROM step_change ORDER BY id DESC LIMIT 1)");
             self::assertNotNull($daily());
         }
         $kept = array_filter($backups->all(), static fn ($backup): bool => BackupReason::Daily === $backup->reason);
@@ -268,6 +268,40 @@ final class BackupTest extends OwnFileTestCase
         $this->console('lottel:restore', $file);
         self::assertSame('13', $this->ask('SELECT count(*) FROM doctrine_migration_versions'), 'it is made newer as it is brought back');
         self::assertSame([], In::of(json_decode($this->console('lottel:audit'), true), 'differences'));
+    }
+
+    public function testADiskThatIsFullLeavesNothingHalfMade(): void
+    {
+        $this->room();
+        $good = $this->backUp();
+        $before = $this->everything();
+        // No file may grow beyond a few blocks, as on a full disk.
+        foreach (['1', '40', '400'] as $blocks) {
+            $words = ['trap "" XFSZ; ulimit -f "$1"; shift; exec php bin/console "$@"', 'sh', $blocks, 'lottel:backup', $this->other.'/full.zip'];
+            $full = new Process(['sh', '-c', ...$words], \dirname(__DIR__), $this->command('lottel:backup')->getEnv());
+            self::assertSame(1, $full->run(), $blocks.': '.$full->getOutput().$full->getErrorOutput());
+            self::assertStringContainsString('could not be written', $full->getErrorOutput());
+            self::assertSame([], array_diff(scandir($this->other) ?: [], ['.', '..']), 'nothing is left lying about');
+        }
+        self::assertSame($before, $this->everything());
+        BackupFile::at($good)->check();
+    }
+
+    public function testARoomThatGivesWayToOneThatIsReadInIsKept(): void
+    {
+        $this->room();
+        $document = $this->other.'/room.json';
+        $this->console('lottel:export', $document);
+        $this->data .= '-opened';
+        mkdir($this->data, 0o700);
+        $this->openRoomAt();
+        $command = $this->command('lottel:import', $document);
+        $command->mustRun();
+        self::assertSame(1, preg_match('~is kept in (\S+-before-import\.zip)~', $command->getErrorOutput(), $kept), $command->getErrorOutput());
+        self::assertSame('Old loft', $this->ask('SELECT name FROM room'));
+        $this->console('lottel:restore', $kept[1]);
+        self::assertSame('Just opened', $this->ask('SELECT name FROM room'));
+        (new Filesystem())->remove($this->data);
     }
 
     public function testTwoAtOnceAreNotMade(): void
@@ -369,6 +403,15 @@ final class BackupTest extends OwnFileTestCase
         $this->moveInto(13);
         $this->console('doctrine:migrations:migrate', '--allow-no-migration');
         $this->pdo()->exec("UPDATE item SET photo = '".self::PHOTO."' WHERE id = 1");
+    }
+
+    /** A room that somebody has opened, and in which nothing has moved yet. */
+    private function openRoomAt(): void
+    {
+        $this->console('doctrine:migrations:migrate');
+        $room = $this->pdo();
+        $room->exec("INSERT INTO room (name, measure, time_zone) VALUES ('Just opened', 'in', 'UTC')");
+        $room->exec("INSERT INTO account (login, name, password, role) VALUES ('nia', 'Nia', 'x', 'owner')");
     }
 
     private function backUp(): string

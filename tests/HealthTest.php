@@ -56,10 +56,10 @@ final class HealthTest extends OwnFileTestCase
         $health = $this->service(HealthReading::class);
         self::assertSame(
             [['find page', 3, 300, 400], ['plan', 100, 51, 96]],
-            array_map(static fn ($page): array => [$page->page, $page->times, $page->usual, $page->slow], $health->pages()),
+            array_map(static fn ($page): array => [$page->page, $page->times, $page->usual, $page->slow], $health->lately(5)['pages']),
             'of the newest log, and only what came more than once or twice',
         );
-        self::assertSame(['Second', 'First'], array_column($health->faults(5), 'what'));
+        self::assertSame(['Second', 'First'], array_column($health->lately(5)['faults'], 'what'));
     }
 
     public function testALineOfTheLogNamesThePageAndNothingOfTheRoom(): void

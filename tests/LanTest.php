@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Backup\BackupFile;
 use App\Devices\Devices;
 use App\Labels\QrCode;
 use App\Lan\Certificates;
@@ -164,7 +165,12 @@ final class LanTest extends OwnFileTestCase
         self::assertStringContainsString('Start Lottel again', $upgrade->getOutput());
         self::assertSame([], In::of(json_decode($this->console('lottel:audit'), true), 'differences'));
         self::assertStringContainsString('Already at the latest version', $this->console('doctrine:migrations:migrate', '--allow-no-migration'));
-        self::assertNotSame([], glob($this->data.'/backups/*before-migration*.zip') ?: [], 'the room as it was before is kept');
+        $kept = glob($this->data.'/backups/*before-migration*.zip') ?: [];
+        self::assertStringContainsString('Version20261125000012', BackupFile::at($kept[0] ?? '')->manifest->schema, 'the room as it was before is kept');
+        $upgrade = $this->upgrade();
+        $upgrade->mustRun();
+        $made = '~^Backup: \S+-before-migration(-\d+)?\.zip$~m';
+        self::assertMatchesRegularExpression($made, $upgrade->getOutput(), 'one is made also where nothing is made newer');
     }
 
     private function upgrade(): Process

@@ -133,6 +133,42 @@ final class StashListTest extends OwnFileTestCase
         self::assertSame(0, $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL'), 'both halves are one step');
     }
 
+    public function testWhileAListIsBeingTakenInNobodyTakesItInOnceMoreOrChangesIt(): void
+    {
+        $this->send($this->csv(450), 'list.csv');
+        $path = $this->path();
+        $run = (string) Uuid::v7();
+        $refused = [];
+        $match = ['columns' => ['name', '', 'quantity', 'place', 'price'], 'has_headings' => '1', 'doubles' => 'second', '_form' => 'match'];
+        $meanwhile = function (float $share) use ($path, $match, &$refused): void {
+            if ($share < 0.5) {
+                foreach (['/take-in' => [], '' => $match, '/mend' => ['cell_3' => 'Other']] as $page => $fields) {
+                    $this->post($path.$page, $fields);
+                    $refused[$page] = [$this->code(), str_contains($this->text(), 'goes on in another window')];
+                }
+            }
+        };
+        ($this->service(TakeInList::class))($this->list($path), $run, $this->account('olive'), $path, $meanwhile);
+        self::assertSame(['/take-in' => [409, true], '' => [409, true], '/mend' => [409, true]], $refused);
+        self::assertSame(450, $this->number('SELECT count(*) FROM item'));
+        $this->post($path, $match);
+        $this->assertCode(303, 'afterwards it may be looked at otherwise');
+    }
+
+    public function testWhatGoesOutOfUseInTheMeantimeIsNoHome(): void
+    {
+        $this->send("Name,Where\nTern card,C4\nGull card,C2\n", 'list.csv');
+        $list = $this->list($this->path());
+        $this->get($this->path());
+        self::assertStringNotContainsString('not filed', $this->browser->getCrawler()->filter('.list-sums')->text());
+        $takeIn = $this->service(TakeInList::class);
+        $this->database()->executeStatement("UPDATE place SET retired_at = '2027-01-01 00:00:00' WHERE address = 'C4'");
+        $takeIn($list, (string) Uuid::v7(), $this->account('olive'), '/', static function (): void {});
+        self::assertSame(['Gull card C2', 'Tern card not filed'], $this->database()->fetchFirstColumn(
+            "SELECT i.name || ' ' || p.address FROM item i JOIN balance b ON b.item_id = i.id AND b.quantity > 0 JOIN place p ON p.id = b.place_id ORDER BY 1",
+        ));
+    }
+
     public function testMistakesAreListedByRowAndMended(): void
     {
         $page = $this->send("Name;Qty;Size\nTern card;3;12 x 12\n;2;\nGull card;a few;\nBuoy card;4;2026-01-04\n", 'list.csv');
@@ -163,6 +199,9 @@ final class StashListTest extends OwnFileTestCase
             self::assertStringContainsString('3 rows are about what the room or the list has already', $this->text());
             $columns = ['columns' => ['name', 'maker', 'quantity'], 'has_headings' => '1', 'doubles' => $way, '_form' => 'match'];
             $this->postAndFollow($this->path(), $columns);
+            $ready = ['add' => '3 things are ready', 'out' => '1 thing is ready', 'second' => '4 things are ready'][$way];
+            self::assertStringContainsString($ready, $this->text(), 'what adds nothing is not promised');
+            self::assertSame('add' === $way, str_contains($this->text(), '1 of them adds nothing'));
             $this->postAndFollow($this->path().'/take-in');
             $there = fn (string $what, string $name): int => $this->number("SELECT {$what} FROM balance b
                 JOIN item i ON i.id = b.item_id AND i.removed_at IS NULL JOIN place p ON p.id = b.place_id AND p.nature <> 'outside'

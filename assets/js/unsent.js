@@ -1,6 +1,6 @@
 // What could not be sent because the connection was gone: it waits, is shown, and is sent again when the room answers, each once,
 // since every form carries the id of its request.
-import { main, note, on } from './dom.js';
+import { isTyping, main, note, on } from './dom.js';
 
 const KEY = 'lottel-unsent';
 const RETRY_EVERY = 3000;
@@ -47,6 +47,7 @@ function wait(detail) {
     keep([...waiting(), {
         id,
         who: who(),
+        from: location.pathname,
         path: requestConfig.path,
         body: body.toString(),
         says: inWords(detail.elt.closest('form') ?? detail.elt, requestConfig.triggeringEvent?.submitter),
@@ -85,6 +86,19 @@ on('click', '[data-let-be]', (pressed) => {
     keep(waiting().filter((tap) => tap.id !== id));
 });
 
+/** Goes on with the page on which the tap was made; somebody who has gone elsewhere in the meantime, or types, is only told. */
+function goOn(tap, at) {
+    if (waiting().some((one) => one.who === who() && !one.wrong)) return;
+    if (location.pathname === tap.from && !isTyping(document.activeElement)) {
+        window.htmx.ajax('GET', at.pathname + at.search, { target: 'body', swap: 'innerHTML' });
+        return;
+    }
+    const link = document.createElement('a');
+    link.href = at.pathname + at.search;
+    link.textContent = 'Go on there';
+    main().prepend(note('said sent', 'status', `Sent: ${tap.says}. `, link));
+}
+
 let isSending = false;
 
 async function sendFirst() {
@@ -103,8 +117,7 @@ async function sendFirst() {
             location.assign(at.pathname);
         } else if (answer.ok) {
             keep(waiting().filter((one) => one.id !== tap.id));
-            const isLast = !waiting().some((one) => one.who === who() && !one.wrong);
-            if (isLast) window.htmx.ajax('GET', at.pathname + at.search, { target: 'body', swap: 'innerHTML' });
+            goOn(tap, at);
         } else if (answer.status < 500) {
             const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
             const wrong = page.querySelector('.field-error, .problem')?.textContent.trim() ?? 'the room said no. Look at its page.';

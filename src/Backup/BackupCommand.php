@@ -14,7 +14,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 #[AsCommand('lottel:backup', 'Writes the whole room into one file.')]
 final class BackupCommand extends Command
 {
-    public function __construct(private readonly MakeBackup $make, private readonly KeepDaily $daily)
+    public function __construct(private readonly MakeBackup $make, private readonly RoutineBackups $routine)
     {
         parent::__construct();
     }
@@ -23,7 +23,8 @@ final class BackupCommand extends Command
     {
         $this->addArgument('file', InputArgument::OPTIONAL, 'The file to write; in the room’s folder of backups where nothing is said')
             ->addOption('daily', null, InputOption::VALUE_NONE, 'Only if none was made today')
-            ->addOption('before-migration', null, InputOption::VALUE_NONE, 'Only if the room is of an earlier version');
+            ->addOption('before-migration', null, InputOption::VALUE_NONE, 'Only if the room is of an earlier version, and not in a backup yet')
+            ->addOption('before-upgrade', null, InputOption::VALUE_NONE, 'One of those that are made before upgrades');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
@@ -31,8 +32,9 @@ final class BackupCommand extends Command
         $file = $input->getArgument('file');
         try {
             $made = match (true) {
-                true === $input->getOption('daily') => ($this->daily)(),
-                true === $input->getOption('before-migration') => $this->daily->beforeMigration(),
+                true === $input->getOption('daily') => $this->routine->daily(),
+                true === $input->getOption('before-migration') => $this->routine->beforeMigration(),
+                true === $input->getOption('before-upgrade') => $this->routine->before(BackupReason::Migration),
                 default => ($this->make)(BackupReason::Asked, \is_string($file) ? $file : null),
             };
         } catch (BackupFailed $failed) {

@@ -46,15 +46,15 @@ final readonly class RestoreBackup
     }
 
     /**
-     * @return string|null where the room that was here is kept, null where there was none
+     * @param BackupFile $backup that look() has found to be whole
      *
-     * @throws InvalidBackup if it is damaged, foreign or newer; nothing is touched then
+     * @return string|null where the room that was here is kept, null where there was none; what is in it is looked over first, and is
+     *                     refused as InvalidBackup if it is no whole room
+     *
      * @throws BackupFailed if it cannot be brought back; the room is as it was then
      */
-    public function __invoke(string $path): ?string
+    public function __invoke(BackupFile $backup): ?string
     {
-        $backup = $this->look($path);
-
         return $this->lock->hold(function () use ($backup): ?string {
             $aside = $this->dataDir.'/.restore-'.bin2hex(random_bytes(6));
             $this->files->mkdir($aside, 0o700);

@@ -29,8 +29,8 @@ final class RestoreCommand extends Command
     {
         $file = $input->getArgument('file');
         try {
-            $manifest = $this->restore->look(\is_string($file) ? $file : '')->manifest;
-            $kept = ($this->restore)(\is_string($file) ? $file : '');
+            $backup = $this->restore->look(\is_string($file) ? $file : '');
+            $kept = ($this->restore)($backup);
         } catch (InvalidBackup $invalid) {
             fwrite(\STDERR, $invalid->getMessage()."\n");
 
@@ -41,11 +41,13 @@ final class RestoreCommand extends Command
             return self::FAILURE;
         }
         ($this->open)($this->getApplication());
+        $manifest = $backup->manifest;
         $made = $manifest->madeAt->format('Y-m-d H:i');
         $output->writeln(\sprintf('“%s” of %s UTC is back, with %s movements.', $manifest->room, $made, number_format($manifest->movements)));
         if (null !== $kept) {
             $output->writeln('The room that was here is kept in '.$kept, OutputInterface::OUTPUT_RAW);
         }
+        $output->writeln('Everybody signs in anew. If Lottel is running, start it again.');
         $differences = \count($this->audit->report()->differences);
         $output->writeln(match ($differences) {
             0 => 'The audit finds no difference.',

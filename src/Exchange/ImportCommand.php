@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Backup\BackupFailed;
+use App\Backup\BackupReason;
+use App\Backup\RoutineBackups;
 use App\Database\OpenDatabase;
 use App\Database\RoomUnavailable;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -18,7 +21,7 @@ final class ImportCommand extends Command
     private const HAS_LOG = 3;
     private const JSON = \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE;
 
-    public function __construct(private readonly ImportRoom $import, private readonly OpenDatabase $open)
+    public function __construct(private readonly ImportRoom $import, private readonly OpenDatabase $open, private readonly RoutineBackups $backups)
     {
         parent::__construct();
     }
@@ -34,6 +37,7 @@ final class ImportCommand extends Command
         try {
             $handle = $this->handle(\is_string($file) ? $file : '-');
             ($this->open)($this->getApplication());
+            $this->keepAside();
             $answer = ['rows' => ($this->import)($handle, static function (string $section, int $rows): void {
                 fwrite(\STDERR, \sprintf("%s: %s\n", $section, number_format($rows)));
             })];
@@ -45,13 +49,22 @@ final class ImportCommand extends Command
             $answer = ['error' => ['field' => '', 'message' => $hasLog->getMessage()]];
             $status = self::HAS_LOG;
         } catch (\Throwable $error) {
-            $unavailable = RoomUnavailable::from($error) ?? throw $error;
+            $unavailable = $error instanceof BackupFailed ? $error : RoomUnavailable::from($error) ?? throw $error;
             $answer = ['error' => ['field' => '', 'message' => $unavailable->getMessage()]];
             $status = self::FAILURE;
         }
         $output->writeln(json_encode($answer, self::JSON), OutputInterface::OUTPUT_RAW | OutputInterface::VERBOSITY_QUIET);
 
         return $status;
+    }
+
+    /** A room that somebody has opened already, although nothing has moved in it, gives way; it is kept. */
+    private function keepAside(): void
+    {
+        $kept = $this->import->isEmpty() ? $this->backups->before(BackupReason::Import) : null;
+        if (null !== $kept) {
+            fwrite(\STDERR, "The room that was here is kept in {$kept->path}\n");
+        }
     }
 
     /** @return resource that can be sought in */

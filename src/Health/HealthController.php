@@ -6,6 +6,7 @@ namespace App\Health;
 
 use App\Backup\AgeOfBackup;
 use App\Web\Page;
+use Lottel\Core\Upkeep\Safe\DiskSpace;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -15,7 +16,6 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_OWNER')]
 final class HealthController extends Page
 {
-    private const LITTLE_SPACE = 500_000_000;
     private const FAULTS = 8;
 
     #[Route('/upkeep/health', name: 'health', methods: ['GET'])]
@@ -27,12 +27,11 @@ final class HealthController extends Page
 
         return $this->render('health/index.html.twig', [
             'disk' => $disk,
-            'is_tight' => $disk['free'] < max(self::LITTLE_SPACE, 3 * $disk['room']),
+            'space' => new DiskSpace($disk['free'], $disk['room']),
             'damage' => $isLooking ? $health->damage() : null,
             'audit' => $isLooking ? $health->audit() : null,
             'age' => $backup->now(),
-            'pages' => $health->pages(),
-            'faults' => $health->faults(self::FAULTS),
+            'lately' => $health->lately(self::FAULTS),
         ]);
     }
 }

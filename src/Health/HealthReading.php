@@ -14,6 +14,7 @@ final readonly class HealthReading
     private const LOOKED_AT_BYTES = 2_000_000;
     private const FEW_TIMES = 3;
     private const PAGES = 8;
+    private const FAULTS = ['ERROR', 'CRITICAL', 'ALERT', 'EMERGENCY'];
 
     public function __construct(private string $dataDir, private Connection $database, private AuditReading $audit)
     {
@@ -47,48 +48,52 @@ final readonly class HealthReading
         return ['movements' => $report->movements, 'differences' => \count($report->differences)];
     }
 
-    /** @return list<PageTime> those that are slowest first, out of the last that was logged */
-    public function pages(): array
+    /**
+     * What the end of the newest log tells.
+     *
+     * @param int $most so many faults
+     *
+     * @return array{pages: list<PageTime>, faults: list<array{at: string, what: string, request: string}>} the slowest and the newest first
+     */
+    public function lately(int $most): array
     {
-        $taken = $memory = [];
+        $taken = $faults = [];
         foreach ($this->lines() as $line) {
             $page = $line['context']['page'] ?? null;
             $ms = $line['context']['ms'] ?? null;
             $mb = $line['context']['mb'] ?? null;
             if (NoteRequest::MESSAGE === ($line['message'] ?? null) && \is_string($page) && \is_int($ms) && \is_int($mb)) {
-                $taken[$page][] = $ms;
-                $memory[$page] = max($memory[$page] ?? 0, $mb);
+                $taken[$page][] = [$ms, $mb];
+            } elseif (\in_array($line['level_name'] ?? null, self::FAULTS, true)) {
+                $faults[] = self::fault($line);
             }
         }
         $pages = [];
         foreach ($taken as $page => $times) {
             if (\count($times) >= self::FEW_TIMES) {
-                sort($times);
-                $of = static fn (float $share): int => $times[(int) ceil($share * (\count($times) - 1))];
-                $pages[] = new PageTime(str_replace('_', ' ', $page), \count($times), $of(0.5), $of(0.95), $memory[$page]);
+                $pages[] = PageTime::of(str_replace('_', ' ', $page), array_column($times, 0), array_column($times, 1));
             }
         }
         usort($pages, static fn (PageTime $a, PageTime $b): int => $b->slow <=> $a->slow);
 
-        return \array_slice($pages, 0, self::PAGES);
+        return ['pages' => \array_slice($pages, 0, self::PAGES), 'faults' => \array_slice(array_reverse($faults), 0, $most)];
     }
 
-    /** @return list<array{at: string, what: string, request: string}> the last faults, the newest first */
-    public function faults(int $most): array
+    /**
+     * @param array<mixed> $line
+     *
+     * @return array{at: string, what: string, request: string}
+     */
+    private static function fault(array $line): array
     {
-        $faults = [];
-        foreach ($this->lines() as $line) {
-            if (\in_array($line['level_name'] ?? null, ['ERROR', 'CRITICAL', 'ALERT', 'EMERGENCY'], true)) {
-                $text = static fn (mixed $value): string => \is_string($value) ? $value : '';
-                $faults[] = [
-                    'at' => substr($text($line['datetime'] ?? ''), 0, 16),
-                    'what' => mb_substr($text($line['message'] ?? ''), 0, 200),
-                    'request' => $text($line['extra']['request'] ?? ''),
-                ];
-            }
-        }
+        $text = static fn (mixed $value): string => \is_string($value) ? $value : '';
+        $extra = \is_array($line['extra'] ?? null) ? $line['extra'] : [];
 
-        return \array_slice(array_reverse($faults), 0, $most);
+        return [
+            'at' => substr($text($line['datetime'] ?? ''), 0, 16),
+            'what' => mb_substr($text($line['message'] ?? ''), 0, 200),
+            'request' => $text($extra['request'] ?? ''),
+        ];
     }
 
     /** @return iterable<array{message?: mixed, level_name?: mixed, datetime?: mixed, context: array<mixed>, extra: array<mixed>}> the end of the newest log */

@@ -71,8 +71,9 @@ final readonly class LanFiles
     private function web(string $data, LanAddress $address, Certificates $certificates): string
     {
         $public = $this->projectDir.'/public';
-        $names = implode(' ', array_map(static fn (string $name): string => str_contains($name, ':') ? "[{$name}]" : $name, $address->names));
-        $listen = static fn (int $port, string $how): string => "listen {$port}{$how}; listen [::]:{$port}{$how};";
+        // A machine without IPv6 cannot listen to it.
+        $isSix = is_file('/proc/net/if_inet6');
+        $listen = static fn (int $port, string $how): string => "listen {$port}{$how};".($isSix ? " listen [::]:{$port}{$how};" : '');
         $run = self::toPhp($data, $public);
 
         return <<<CONF
@@ -99,7 +100,6 @@ final readonly class LanFiles
                 map \$arg_v \$keep { "" "public, max-age=0, must-revalidate"; default "public, max-age=31536000, immutable"; }
                 server {
                     {$listen($address->port, ' ssl http2')}
-                    server_name {$names};
                     ssl_certificate {$certificates->path('server.crt')};
                     ssl_certificate_key {$certificates->path('server.key')};
                     ssl_protocols TLSv1.2 TLSv1.3;
@@ -117,7 +117,6 @@ final readonly class LanFiles
                 }
                 server {
                     {$listen($address->plainPort, '')}
-                    server_name {$names};
                     location ^~ /build/ { root {$public}; try_files \$uri =404; }
                     location ^~ /trust {
             {$run}

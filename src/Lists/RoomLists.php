@@ -243,7 +243,7 @@ final readonly class RoomLists
 
     private static function millimetres(?int $ticks): ?float
     {
-        return null === $ticks ? null : round(Length::ofTicks($ticks)->ticks / 320, 3);
+        return null === $ticks ? null : round(Length::ofTicks($ticks)->millimetres(), 3);
     }
 
     private static function moment(?string $stored): ?string

@@ -7,6 +7,7 @@ namespace App\Stash;
 use App\Database\Row;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Log\Tracking;
 use Lottel\Core\Stash\InvalidRow;
 use Lottel\Core\Stash\StashReader;
 use Lottel\Core\Stash\StashRow;
@@ -27,10 +28,9 @@ final readonly class LookAtList
     {
         $reader = $this->reader($list);
         $place = $this->places->finder($list);
-        $known = $this->known();
+        $known = array_map(static fn (KnownThing $thing): Tracking => $thing->tracking, $this->known());
         $in = $this->rowsThatAreIn($list);
-        $ready = $mistakes = $doubles = $unknown = $kinds = [];
-        $homeless = $out = 0;
+        $looked = new Looked(\count($in));
         foreach ($this->lists->rows($list) as $row => $cells) {
             if (isset($in[$row])) {
                 continue;
@@ -38,51 +38,33 @@ final readonly class LookAtList
             try {
                 $read = $reader->read($cells);
             } catch (InvalidRow $wrong) {
-                $mistakes[] = new Mistake($row, $wrong->field, $wrong->getMessage(), $cells);
-                continue;
-            }
-            if (null === $read) {
-                continue;
-            }
-            $isDouble = isset($known[$read->key()]);
-            $known[$read->key()] = true;
-            if ($isDouble) {
-                $doubles[$row] = $read->thing->name;
-            }
-            if ($isDouble && Doubles::LeaveOut === $list->doubles) {
-                continue;
-            }
-            $ready[] = $row;
-            $kinds[$read->thing->kind->value] = ($kinds[$read->thing->kind->value] ?? 0) + 1;
-            $there = $place($read->place);
-            if (null === $there) {
-                $unknown[$read->place] = ($unknown[$read->place] ?? 0) + 1;
-            }
-            $homeless += null === $there || 0 === $there ? 1 : 0;
-            $out += $read->isThere ? 0 : 1;
-        }
-        arsort($unknown);
-        arsort($kinds);
+                $looked->mistake(new Mistake($row, $wrong->field, $wrong->getMessage(), $cells));
 
-        return new Looked($ready, $mistakes, $doubles, $unknown, $kinds, \count($in), $homeless, $out);
+                continue;
+            }
+            if (null !== $read) {
+                $there = $known[$read->key()] ?? null;
+                $looked->row($row, $read, $there, $list->doubles, $place($read->place));
+                $known[$read->key()] ??= $read->thing->tracking;
+            }
+        }
+
+        arsort($looked->kinds);
+        arsort($looked->unknownPlaces);
+
+        return $looked;
     }
 
-    /** @return array<string, bool> what the room has, by its key */
+    /** @return array<string, KnownThing> what the room has, by what it is known as */
     public function known(): array
     {
-        return array_fill_keys(array_keys($this->items()), true);
-    }
-
-    /** @return array<string, int> things by what they are known as */
-    public function items(): array
-    {
-        $items = [];
-        foreach ($this->database->iterateAssociative('SELECT id, name, maker FROM item WHERE removed_at IS NULL ORDER BY id DESC') as $columns) {
+        $known = [];
+        foreach ($this->database->iterateAssociative('SELECT id, name, maker, tracking FROM item WHERE removed_at IS NULL ORDER BY id DESC') as $columns) {
             $row = new Row($columns);
-            $items[StashRow::keyOf($row->text('name'), $row->text('maker'))] = $row->int('id');
+            $known[StashRow::keyOf($row->text('name'), $row->text('maker'))] = new KnownThing($row->int('id'), $row->one('tracking', Tracking::class));
         }
 
-        return $items;
+        return $known;
     }
 
     /** @return array<int, bool> rows that a run took in which was not taken back */
@@ -105,12 +87,15 @@ final readonly class LookAtList
     /** The run that was begun and neither came to its end nor was taken back. */
     public function openRun(StashList $list): ?string
     {
-        $last = $list->runs[array_key_last($list->runs) ?? 0] ?? null;
-        $open = null === $last ? false : $this->database->fetchOne(
-            'SELECT 1 FROM part_done p JOIN write_request w ON w.id = p.request_id WHERE p.request_id = ? AND w.undone_by IS NULL AND p.done < p.parts',
-            [$last[0]],
-        );
+        foreach (\array_slice($list->runs, -1) as [$request]) {
+            $isOver = $this->database->fetchOne(
+                'SELECT 1 FROM write_request w LEFT JOIN part_done p ON p.request_id = w.id WHERE w.id = ? AND (w.undone_by IS NOT NULL OR p.done = p.parts)',
+                [$request],
+            );
 
-        return null === $last || false === $open ? null : $last[0];
+            return false === $isOver ? $request : null;
+        }
+
+        return null;
     }
 }

@@ -4,28 +4,74 @@ declare(strict_types=1);
 
 namespace App\Stash;
 
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Stash\StashRow;
+use Symfony\Component\DependencyInjection\Attribute\Exclude;
+
 /** What a list would become as things stand. */
-final readonly class Looked
+#[Exclude]
+final class Looked
 {
+    /** @var list<int> rows that can be taken in */
+    public array $ready = [];
+
+    /** @var list<Mistake> */
+    public array $mistakes = [];
+
+    /** @var array<int, string> what they are called that are there already, by row */
+    public array $doubles = [];
+
+    /** Rows about things that are there already, to which they add nothing. */
+    public int $stays = 0;
+
+    /** @var array<string, int> how many rows name places that nobody knows, by what the list calls them */
+    public array $unknownPlaces = [];
+
+    /** @var array<string, int> how many new things of each kind there are */
+    public array $kinds = [];
+
+    /** New things that will wait with what is not filed. */
+    public int $homeless = 0;
+
+    /** New things of which there is nothing just now. */
+    public int $out = 0;
+
+    /** @param int $in rows that are in already */
+    public function __construct(public readonly int $in)
+    {
+    }
+
+    public function mistake(Mistake $mistake): void
+    {
+        $this->mistakes[] = $mistake;
+    }
+
     /**
-     * @param list<int> $ready rows that can be taken in
-     * @param list<Mistake> $mistakes
-     * @param array<int, string> $doubles what they are called, by row
-     * @param array<string, int> $unknownPlaces how many rows name them, by what the list calls them
-     * @param array<string, int> $kinds how many there are of each
-     * @param int $in rows that are in already
-     * @param int $homeless rows that will wait with what is not filed
-     * @param int $out rows of which there is nothing just now
+     * @param Tracking|null $there how the same thing is counted that is there already, null where none is
+     * @param int|null $place 0 for what is not filed, null where nobody knows the place
      */
-    public function __construct(
-        public array $ready,
-        public array $mistakes,
-        public array $doubles,
-        public array $unknownPlaces,
-        public array $kinds,
-        public int $in,
-        public int $homeless,
-        public int $out,
-    ) {
+    public function row(int $number, StashRow $row, ?Tracking $there, Doubles $doubles, ?int $place): void
+    {
+        if (null !== $there) {
+            $this->doubles[$number] = $row->thing->name;
+        }
+        match (true) {
+            null === $there, Doubles::Second === $doubles => $this->isNew($number, $row, $place),
+            Doubles::Add === $doubles && $row->addsTo($there) => $this->ready[] = $number,
+            Doubles::Add === $doubles => ++$this->stays,
+            default => null,
+        };
+    }
+
+    private function isNew(int $number, StashRow $row, ?int $place): void
+    {
+        $this->ready[] = $number;
+        $kind = $row->thing->kind->value;
+        $this->kinds[$kind] = ($this->kinds[$kind] ?? 0) + 1;
+        if (null === $place) {
+            $this->unknownPlaces[$row->place] = ($this->unknownPlaces[$row->place] ?? 0) + 1;
+        }
+        $this->homeless += 0 === ($place ?? 0) ? 1 : 0;
+        $this->out += $row->isThere ? 0 : 1;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stash;
 
+use App\Steps\StepRefused;
 use App\Steps\Unknown;
 use App\Stores\Places;
 use App\Web\Input;
@@ -73,6 +74,7 @@ final class StashController extends Page
         $list = $this->lists->one($id, $this->me());
 
         return $this->attempt($request, function (Input $input) use ($list): string {
+            $this->checkRests($list);
             $list->hasHeadings = $input->isTicked('has_headings');
             $columns = array_map(static fn (string $said): ?StashField => StashField::tryFrom($said), $input->list('columns'));
             $list->columns = \array_slice(array_pad($columns, \count($list->headings), null), 0, \count($list->headings));
@@ -94,6 +96,7 @@ final class StashController extends Page
         $list = $this->lists->one($id, $this->me());
 
         return $this->attempt($request, function (Input $input) use ($list): string {
+            $this->checkRests($list);
             foreach (($this->look)($list)->mistakes as $mistake) {
                 $column = array_search($mistake->field, $list->columns, true);
                 if (false !== $column && $input->has('cell_'.$mistake->row)) {
@@ -151,6 +154,14 @@ final class StashController extends Page
             $response->setStatusCode($problem->status);
 
             return $response;
+        }
+    }
+
+    /** While a list is being taken in, it stays as it was looked at. */
+    private function checkRests(StashList $list): void
+    {
+        if (null !== $this->look->openRun($list)) {
+            throw StepRefused::goesOnElsewhere();
         }
     }
 

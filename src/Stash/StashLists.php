@@ -83,6 +83,29 @@ final readonly class StashLists
         $this->files->dumpFile($this->folder($list->id).'/list.json', $list->json());
     }
 
+    /**
+     * Does something with a list as it is kept just now, while nobody else does.
+     *
+     * @template T
+     *
+     * @param callable(StashList): T $work
+     *
+     * @return T
+     */
+    public function alone(StashList $list, callable $work): mixed
+    {
+        $lock = fopen($this->folder($list->id).'/.lock', 'c');
+        if (false === $lock) {
+            throw InvalidSheet::cannotBeKept();
+        }
+        flock($lock, \LOCK_EX);
+        try {
+            return $work(StashList::read($list->id, (string) file_get_contents($this->folder($list->id).'/list.json')));
+        } finally {
+            fclose($lock);
+        }
+    }
+
     public function remove(StashList $list): void
     {
         $this->files->remove($this->folder($list->id));

@@ -12,7 +12,10 @@ use App\Catalogue\TakeIn;
 use App\Security\Account;
 use App\Steps\Outcome;
 use App\Steps\Step;
+use App\Steps\StepRefused;
+use App\Steps\Unknown;
 use App\Steps\WriteInParts;
+use App\Stores\Place;
 use App\Stores\Places;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Log\Outside;
@@ -48,7 +51,7 @@ final readonly class TakeInList
         $chunks = array_chunk($rows, self::AT_ONCE);
         $reader = $this->look->reader($list);
         $cells = $this->cells($list, $rows);
-        $known = $this->look->items();
+        $known = array_map(static fn (KnownThing $thing): int => $thing->id, $this->look->known());
         $place = $this->found->finder($list);
         $work = function (Step $step, int $part) use ($chunks, $cells, $reader, &$known, $place, $list): void {
             $read = array_map(static fn (int $row): ?StashRow => $reader->read($cells[$row] ?? []), $chunks[$part]);
@@ -65,22 +68,37 @@ final readonly class TakeInList
         });
     }
 
-    /** @return list<int> the rows of this run: those of an earlier try, or all that are ready */
+    /**
+     * @return list<int> the rows of this run: those of an earlier try, or all that are ready
+     *
+     * @throws StepRefused if another run of this list has not come to its end
+     */
     private function begin(StashList $list, string $requestId): array
     {
-        foreach ($list->runs as [$request, $rows]) {
-            if ($request === $requestId) {
-                return $rows;
+        return $this->lists->alone($list, function (StashList $now) use ($list, $requestId): array {
+            $list->runs = $now->runs;
+            foreach ($list->runs as [$request, $rows]) {
+                if ($request === $requestId) {
+                    return $rows;
+                }
             }
-        }
-        $ready = ($this->look)($list)->ready;
-        if ([] === $ready) {
-            throw InvalidSheet::nothingIsReady();
-        }
-        $list->runs[] = [$requestId, $ready];
-        $this->lists->keep($list);
+            $this->checkNoOther($list);
+            $ready = ($this->look)($list)->ready;
+            if ([] === $ready) {
+                throw InvalidSheet::nothingIsReady();
+            }
+            $list->runs[] = [$requestId, $ready];
+            $this->lists->keep($list);
 
-        return $ready;
+            return $ready;
+        });
+    }
+
+    private function checkNoOther(StashList $list): void
+    {
+        if (null !== $this->look->openRun($list)) {
+            throw StepRefused::goesOnElsewhere();
+        }
     }
 
     /**
@@ -115,7 +133,7 @@ final readonly class TakeInList
         foreach ($rows as $row) {
             $key = $row->key();
             $isNew = Doubles::Second === $list->doubles || (!isset($known[$key]) && !isset($new[$key]));
-            $of = !$isNew ? $known[$key] ?? $key : (isset($new[$key]) ? $key.' '.\count($new) : $key);
+            $of = !$isNew ? $known[$key] ?? $key : (isset($new[$key]) ? $key."\n".\count($new) : $key);
             if ($isNew) {
                 $new[$of] = $this->item($step, $row, $place($row->place));
             }
@@ -135,7 +153,7 @@ final readonly class TakeInList
 
     private function item(Step $step, StashRow $row, ?int $place): Item
     {
-        $item = $this->takeIn->write(null === $place || 0 === $place ? $this->places->heap() : $this->places->number($place), $row->thing);
+        $item = $this->takeIn->write($this->place($place ?? 0), $row->thing);
         $item->sentiments = $row->words;
         $item->collection = $row->collection;
         $item->note = $row->note;
@@ -147,15 +165,23 @@ final readonly class TakeInList
         return $item;
     }
 
-    /** What is one thing, or is counted in another way, stays as it is. */
     private function stock(Step $step, StashRow $row, int $id, int $placeId, bool $isNew): void
     {
         $item = $this->items->one($id);
-        $isAdded = !$item->tracking->movesWhole() && $item->tracking === $row->thing->tracking;
-        if ($row->isThere && ($isNew || $isAdded)) {
-            $place = $isNew && 0 !== $placeId ? $this->places->number($placeId) : $item->home;
-            $this->takeIn->stock($step, $item, $place ?? $this->places->heap(), $row->thing->quantity, Outside::Bought);
+        if ($isNew ? $row->isThere : $row->addsTo($item->tracking)) {
+            $place = $isNew ? $this->place($placeId) : $item->home ?? $this->places->heap();
+            $this->takeIn->stock($step, $item, $place, $row->thing->quantity, Outside::Bought);
         }
         $this->entities->detach($item);
+    }
+
+    /** What was to go to a place that has gone out of use in the meantime waits with what is not filed. */
+    private function place(int $id): Place
+    {
+        try {
+            return 0 === $id ? $this->places->heap() : $this->places->number($id);
+        } catch (Unknown) {
+            return $this->places->heap();
+        }
     }
 }

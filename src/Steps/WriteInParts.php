@@ -25,6 +25,7 @@ final readonly class WriteInParts
         private Connection $database,
         private StepJournal $journal,
         private ClockInterface $clock,
+        private TakeBack $takeBack,
     ) {
     }
 
@@ -50,8 +51,7 @@ final readonly class WriteInParts
                 $this->part($requestId, $who, $part, $parts, $work, $outcome($part + 1));
                 $this->database->commit();
             } catch (\Throwable $problem) {
-                $this->database->rollBack();
-                $this->entities->clear();
+                ($this->takeBack)();
                 throw $problem;
             }
             $this->entities->clear();

@@ -19,6 +19,7 @@ final readonly class WriteOnce
         private Connection $database,
         private StepJournal $journal,
         private ClockInterface $clock,
+        private TakeBack $takeBack,
     ) {
     }
 
@@ -36,7 +37,7 @@ final readonly class WriteOnce
 
             return $outcome;
         } catch (\Throwable $problem) {
-            $this->takeBack();
+            ($this->takeBack)();
             throw $problem;
         }
     }
@@ -72,16 +73,5 @@ final readonly class WriteOnce
         ]);
 
         return $outcome;
-    }
-
-    /** A full disk may have ended the transaction already; what went wrong first is what counts. */
-    private function takeBack(): void
-    {
-        try {
-            $this->database->rollBack();
-        } catch (\Throwable) {
-            $this->database->close();
-        }
-        $this->entities->clear();
     }
 }

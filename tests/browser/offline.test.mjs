@@ -88,6 +88,24 @@ test('a tap whose answer is lost on its way back is written once', { timeout: 90
     assert.deepEqual(audit(room.data).differences, []);
 });
 
+test('whoever has gone on to another page meanwhile stays there, and is told', { timeout: 90000 }, async () => {
+    const ada = await person(browser, room, 'ada');
+    await round(ada, 'Gone elsewhere', ['kraft card', 'fog card']);
+    const before = movements();
+    await ada.route('**/*', (route) => (route.request().method() === 'POST' ? route.abort('connectionrefused') : route.continue()));
+    await ada.keyboard.press('Space');
+    await unsent(ada).waitFor();
+    await ada.goto('/log');
+    await unsent(ada).waitFor();
+    await ada.unroute('**/*');
+    await ada.locator('.sent').waitFor({ timeout: 20000 });
+    assert.equal(new URL(ada.url()).pathname, '/log');
+    assert.equal(await unsent(ada).count(), 0);
+    assert.equal(movements(), before + 1);
+    await ada.getByRole('link', { name: 'Go on there' }).click();
+    await ada.waitForURL(/\/kits\/\d+/);
+});
+
 test('what the room says no to when it is back is told, and let be; another person’s taps are not sent', { timeout: 90000 }, async () => {
     const ada = await person(browser, room, 'ada');
     await round(ada, 'Too late', ['rope card', 'herring card']);

@@ -22,6 +22,12 @@ final readonly class Place
     ) {
     }
 
+    /** Returns the place as it was while it was in use. */
+    public function inUse(): self
+    {
+        return new self($this->id, $this->nature, $this->label, false, $this->isPerson, $this->isBasket);
+    }
+
     /** Whether things are kept in it: storage, or the heap of what is not filed. */
     public function isStore(): bool
     {

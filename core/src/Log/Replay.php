@@ -65,14 +65,7 @@ final class Replay
             throw BrokenLaw::of($tracking->isSingle() ? 4 : 3, $line, $refused->getMessage(), $refused);
         }
         try {
-            return Movement::of(
-                $line->item,
-                $tracking,
-                $line->quantity,
-                new Place($from->id, $from->nature, $from->label, false, $from->isPerson, $from->isBasket),
-                new Place($to->id, $to->nature, $to->label, false, $to->isPerson, $to->isBasket),
-                $line->reason,
-            );
+            return Movement::of($line->item, $tracking, $line->quantity, $from->inUse(), $to->inUse(), $line->reason);
         } catch (RefusedMovement $refused) {
             throw BrokenLaw::of(1, $line, $refused->getMessage(), $refused);
         }

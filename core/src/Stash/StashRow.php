@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lottel\Core\Stash;
 
 use Lottel\Core\Catalogue\PastedThing;
+use Lottel\Core\Log\Tracking;
 
 /** A row of somebody's list as it will be written down. */
 final readonly class StashRow
@@ -25,6 +26,15 @@ final readonly class StashRow
         public string $shop,
         public string $season,
     ) {
+    }
+
+    /**
+     * Whether it adds to a thing that is there already and is counted so: a single thing is there or not, a container is as full as it is,
+     * and pieces do not add to a length.
+     */
+    public function addsTo(Tracking $there): bool
+    {
+        return $this->isThere && !$there->movesWhole() && $there === $this->thing->tracking;
     }
 
     /** Returns by what it is known as the same thing: its name and its maker, however they are written. */

@@ -177,6 +177,21 @@ final class StashTest extends TestCase
         self::assertNull((new StashReader([F::Name, null], ['', ''], new QuantityText(LengthUnit::Inch)))->read([' ', 'x']));
     }
 
+    public function testARowAddsOnlyToWhatIsCountedSo(): void
+    {
+        $paper = $this->read([F::Name, F::Kind, F::Quantity], ['Card', 'paper', '5']);
+        $none = $this->read([F::Name, F::Kind, F::Quantity], ['Card', 'paper', '0']);
+        $ribbon = $this->read([F::Name, F::Kind, F::Quantity], ['Rope', 'ribbon', '5 yd']);
+        $stamp = $this->read([F::Name, F::Kind], ['Gull', 'stamp set']);
+        $ink = $this->read([F::Name, F::Kind, F::Quantity], ['Petrel', 'ink', 'half']);
+        self::assertTrue($paper->addsTo(Tracking::Count));
+        self::assertTrue($ribbon->addsTo(Tracking::Length));
+        self::assertFalse($none->addsTo(Tracking::Count), 'nothing is there to be added');
+        self::assertFalse($paper->addsTo(Tracking::Length), 'pieces are no length');
+        self::assertFalse($stamp->addsTo(Tracking::One), 'one thing does not become two');
+        self::assertFalse($ink->addsTo(Tracking::Level), 'a container is as full as it is');
+    }
+
     public function testTheSameThingIsKnownHoweverItIsWritten(): void
     {
         self::assertSame(StashRow::keyOf('Tern & Tide', 'Kelp & Comma'), StashRow::keyOf(' tern  tide', 'KELP, COMMA'));
