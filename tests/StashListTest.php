@@ -98,6 +98,9 @@ final class StashListTest extends OwnFileTestCase
         self::assertSame(0, $this->number("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature <> 'outside'"));
         self::assertSame(0, $this->number('SELECT count(*) FROM price'));
         self::assertSame([], $this->service(AuditReading::class)->report()->differences);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('450 things are not in the room any more', $this->text());
+        self::assertStringContainsString('what was paid is as before', $this->text());
         $this->get($path);
         self::assertStringContainsString('450 things are ready', $this->text(), 'and it can be taken in once more');
     }
