@@ -68,6 +68,7 @@ $pages = [
     'not used' => ['/upkeep/idle', '/upkeep/idle?months=6'],
     'seasons' => ['/upkeep/seasons'], 'a larger change' => ['/upkeep/change'],
     'what the dies cut' => ['/stores/dies'],
+    'colours' => ['/stores/colours', '/stores/colours?kind=ink'], 'lists to take along' => ['/lists'],
     'better homes, found' => ['/upkeep/homes?look=1'],
     'year' => ['/year'],
     'dates' => ['/occasions'],

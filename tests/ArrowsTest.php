@@ -55,6 +55,7 @@ final class ArrowsTest extends TestCase
         'Stash' => ['Catalogue', 'Database', 'Security', 'Steps', 'Stores', 'Web'],
         'Steps' => ['Database', 'Security'],
         'Stores' => ['Database', 'Steps', 'Web'],
+        'Swatches' => ['Database', 'Design', 'Kits', 'Steps', 'Web'],
         'Undo' => ['Catalogue', 'Database', 'Find', 'Log', 'Security', 'Steps', 'Stores', 'Web'],
         'Upkeep' => [
             'Backup', 'Catalogue', 'Counting', 'Errands', 'Filling', 'Lost', 'Lying', 'People', 'Rehoming', 'Seasons', 'Security', 'Steps', 'Stores', 'Web',

@@ -51,6 +51,7 @@ final class StatementsTest extends RoomTestCase
                 '/stores/places/C2',
                 '/stores/queue',
                 '/stores/dies',
+                '/stores/colours',
                 '/upkeep/seasons',
                 '/upkeep/safe',
                 '/upkeep/health',

@@ -376,6 +376,28 @@ final class YearTest extends RoomTestCase
         self::assertSame(1, $without, 'of five cards two have no whole date, and one has two');
     }
 
+    public function testPeopleAndDatesAreTakenAlongAndReadBack(): void
+    {
+        $this->addDate(['person' => 'Maren Tull', 'on' => '10 March 1961']);
+        $this->addDate(['person' => 'Ann; and, Silas', 'kind' => 'anniversary', 'on' => '29 February']);
+        $this->database()->executeStatement("UPDATE contact SET likes = 'gulls, knots; lamps'");
+        $this->get('/occasions.vcf');
+        $book = $this->browser->getInternalResponse()->getContent();
+        $line = static fn (\App\Year\FoundDate $date): string => $date->line();
+        $found = static fn (string $content): array => array_map($line, (new DatesInFile())->read($content)[0]);
+        self::assertSame(['anniversary||2|29|Ann; and, Silas', 'birthday|1961|3|10|Maren Tull'], $found($book));
+        foreach (preg_split('/(?=^BEGIN:VCARD)/m', $book, -1, \PREG_SPLIT_NO_EMPTY) ?: [] as $card) {
+            self::assertSame([], Reader::read($card)->validate(), $card);
+            self::assertStringContainsString('NOTE:gulls\\, knots\; lamps', $card);
+        }
+        $this->get('/occasions.ics');
+        $calendar = $this->browser->getInternalResponse()->getContent();
+        self::assertSame([], Reader::read($calendar)->validate());
+        $dates = $found($calendar);
+        sort($dates);
+        self::assertSame(['anniversary||2|29|Ann; and, Silas', 'birthday|1961|3|10|Maren Tull'], $dates);
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function filesThatAreNone(): iterable
     {

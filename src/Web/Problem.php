@@ -7,6 +7,7 @@ namespace App\Web;
 use App\Database\RoomUnavailable;
 use App\Steps\Refusal;
 use Lottel\Core\Catalogue\InvalidPaste;
+use Lottel\Core\Colour\InvalidPalette;
 use Lottel\Core\Cutting\InvalidPieces;
 use Lottel\Core\Cutting\RefusedCut;
 use Lottel\Core\Design\InvalidDesign;
@@ -46,6 +47,7 @@ final readonly class Problem
             $exception instanceof InvalidUnit => [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof InvalidLabel => [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof InvalidPaste => [422, ['things' => $exception->getMessage()]],
+            $exception instanceof InvalidPalette => [422, ['palette' => $exception->getMessage()]],
             $exception instanceof InvalidAddress => [422, ['address' => $exception->getMessage()]],
             $exception instanceof InvalidScheme => [422, ['scheme' => $exception->getMessage()]],
             $exception instanceof InvalidLength => [422, ['quantity' => $exception->getMessage()]],

@@ -10,6 +10,7 @@ use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Year\Day;
+use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -45,6 +46,15 @@ final class OccasionController extends Page
             'today' => $today,
             'problem' => $problem,
         ]);
+    }
+
+    /** People with their dates for an address book, or all dates for a calendar. */
+    #[Route('/occasions.{type<vcf|ics>}', name: 'occasions_file', methods: ['GET'])]
+    public function take(Request $request, string $type, AddressBook $book, ClockInterface $clock): Response
+    {
+        return 'vcf' === $type
+            ? $this->download($book->cards($request->getHost()), 'text/vcard; charset=utf-8', 'people.vcf')
+            : $this->download($book->calendar($request->getHost(), $clock->now()), 'text/calendar; charset=utf-8', 'dates.ics');
     }
 
     #[Route('/occasions', name: 'add_occasion', methods: ['POST'])]

@@ -130,6 +130,7 @@ async function allPages(page) {
         '/stores/tape',
         '/stores/queue',
         '/stores/dies',
+        '/stores/colours',
         '/upkeep/seasons',
         '/upkeep/parting',
         '/upkeep/doubles',
