@@ -30,6 +30,7 @@ final class ArrowsTest extends TestCase
         'Figures' => ['Database', 'Web'],
         'Filling' => ['Catalogue', 'Database', 'Stores', 'Web'],
         'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
+        'Handing' => ['Database', 'Errands', 'Kits', 'People', 'Security', 'Steps', 'Web'],
         'Health' => ['Backup', 'Database', 'Log', 'Web'],
         'Idle' => ['Catalogue', 'Database', 'Errands', 'Log', 'Steps', 'Stores', 'Web'],
         'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],

@@ -328,8 +328,10 @@ final class LendingTest extends RoomTestCase
         $this->postAndFollow("/kits/{$kit}/pull");
         self::assertStringNotContainsString('grown-up', $this->get("/kits/{$kit}/pull")->filter('.caution')->text());
         $this->signIn('hank');
-        self::assertStringContainsString('a grown-up takes it', $this->get("/kits/{$kit}/pull")->filter('.caution')->text());
+        self::assertStringContainsString('a grown-up takes it', $this->get("/kits/{$kit}/pull")->filter('.warning-card .caution')->text());
+        $this->signIn('olive');
         $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => 'C5', 'needs' => [$this->needId($kit, $gun)]]);
+        $this->signIn('hank');
         self::assertStringContainsString('Ask them: switched off, unplugged', $this->postAndFollow("/kits/{$kit}/return")->filter('.caution')->text());
         $this->post("/upkeep/people/{$hank}/child", []);
         $this->assertCode(403, 'a child does not grow up by itself');

@@ -38,6 +38,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the eleventh' => [11];
         yield 'the twelfth' => [12];
         yield 'the thirteenth' => [13];
+        yield 'the fourteenth' => [14];
     }
 
     #[DataProvider('versions')]

@@ -65,7 +65,7 @@ final class RoomFileTest extends OwnFileTestCase
     /** @return iterable<string, array{int}> */
     public static function versions(): iterable
     {
-        foreach (range(1, 13) as $version) {
+        foreach (range(1, 14) as $version) {
             yield "version {$version}" => [$version];
         }
     }

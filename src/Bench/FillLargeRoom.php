@@ -24,16 +24,26 @@ final class FillLargeRoom
         'mackerel', 'net', 'oar', 'petrel', 'quay', 'rope', 'sandpiper', 'tern', 'urchin', 'voyage', 'whelk', 'yawl',
     ];
     private const WALLS = ['north wall', 'east wall', 'south wall', 'west wall', 'bench side'];
-    private const KINDS = [['stamp set', 'one'], ['die', 'one'], ['paper', 'count'], ['embellishment', 'count'], ['ink', 'level'], ['scrap', 'count']];
+    /** Of twelve things three are scraps: 5,000 of 20,000. */
+    private const KINDS = [
+        ['stamp set', 'one'], ['die', 'one'], ['paper', 'count'], ['embellishment', 'count'], ['ink', 'level'], ['scrap', 'count'],
+        ['stamp set', 'one'], ['scrap', 'count'], ['paper', 'count'], ['embellishment', 'count'], ['die', 'one'], ['scrap', 'count'],
+    ];
+    private const COLOURS = 300;
+    private const SPAN_MINUTES = 1_250_000;
 
     /** @var array<string, int> */
     private array $special = [];
+
+    /** @var list<array{string, string}>|null */
+    private ?array $colours = null;
 
     public function __construct(
         private readonly Connection $database,
         private readonly EntityManagerInterface $entities,
         private readonly FurnishRoom $furnish,
         private readonly BuildUnit $build,
+        private readonly FillEveryday $everyday,
     ) {
     }
 
@@ -49,7 +59,9 @@ final class FillLargeRoom
         $this->database->beginTransaction();
         $homes = $this->items($items, $places);
         $kits = $this->kits();
-        $this->movements($homes, $kits, $movements);
+        $this->movements($homes, $kits, $movements, $places);
+        $this->database->executeStatement("UPDATE item SET since = (SELECT min(at) FROM movement m WHERE m.item_id = item.id),
+            used_at = (SELECT max(at) FROM movement m WHERE m.item_id = item.id AND +m.reason IN ('pull', 'use', 'cut'))");
         $this->database->commit();
         $this->database->executeStatement('ANALYZE');
     }
@@ -80,7 +92,7 @@ final class FillLargeRoom
             SELECT 2 * i.id, i.name, i.maker, i.sentiments || i.kind, p.address FROM item i JOIN place p ON p.id = i.home_id WHERE i.id = ?');
         $homes = [];
         for ($id = 1; $id <= $count; ++$id) {
-            [$kind, $tracking] = self::KINDS[$id % 6];
+            [$kind, $tracking] = self::KINDS[$id % 12];
             $home = $places[mt_rand(0, \count($places) - 1)];
             $values = [
                 $this->words(2).' '.$id,
@@ -89,8 +101,7 @@ final class FillLargeRoom
                 $tracking,
                 $home,
                 json_encode([$this->words(1)]),
-                self::colour(),
-                $this->words(1),
+                ...$this->colour(),
                 $this->words(5),
                 ...self::sheet($kind),
             ];
@@ -130,10 +141,19 @@ final class FillLargeRoom
         return $kits;
     }
 
-    /** One of some three hundred colours, as a large stash has them. */
-    private static function colour(): string
+    /**
+     * One of three hundred colours, each with its name, as a large stash has them.
+     *
+     * @return array{string, string}
+     */
+    private function colour(): array
     {
-        return \sprintf('#%02x%02x%02x', ...array_map(static fn (int $_): int => 20 + 35 * mt_rand(0, 6), [0, 1, 2]));
+        $this->colours ??= array_map(fn (int $nth): array => [
+            \sprintf('#%02x%02x%02x', ...array_map(static fn (int $_): int => 20 + 35 * mt_rand(0, 6), [0, 1, 2])),
+            $this->words(1).' '.$nth,
+        ], range(1, self::COLOURS));
+
+        return $this->colours[mt_rand(0, self::COLOURS - 1)];
     }
 
     /** @return array{int|null, int|null, int|null, string|null} width, height, weight and direction of a paper or scrap */
@@ -153,16 +173,18 @@ final class FillLargeRoom
      *
      * @param array<int, array{int, string}> $homes
      * @param list<array{int, int|null}> $kits
+     * @param list<int> $places
      */
-    private function movements(array $homes, array $kits, int $count): void
+    private function movements(array $homes, array $kits, int $count, array $places): void
     {
         $insert = $this->database->prepare('INSERT INTO movement (item_id, from_id, to_id, kit_id, account_id, quantity, at, reason, request_id)
             VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)');
         $written = 0;
         $balances = [];
         $at = new \DateTimeImmutable('2024-06-01 08:00:00', new \DateTimeZone('UTC'));
-        $write = static function (int $item, int $from, int $to, ?int $kit, int $quantity, string $reason) use (&$written, &$balances, &$at, $insert): void {
-            $at = $at->modify('+5 minutes');
+        $step = max(1, (int) round(60 * self::SPAN_MINUTES / $count));
+        $write = function (int $item, int $from, int $to, ?int $kit, int $quantity, string $reason) use (&$written, &$balances, &$at, $insert, $step): int {
+            $at = $at->modify("+{$step} seconds");
             $request = \sprintf('00000000-0000-7000-8000-%012d', $written);
             foreach ([$item, $from, $to, $kit, 1 + $written % 2, $quantity, $at->format('Y-m-d H:i:s'), $reason, $request] as $position => $value) {
                 $insert->bindValue($position + 1, $value);
@@ -171,6 +193,8 @@ final class FillLargeRoom
             $balances[$item][$from] = ($balances[$item][$from] ?? 0) - $quantity;
             $balances[$item][$to] = ($balances[$item][$to] ?? 0) + $quantity;
             ++$written;
+
+            return (int) $this->database->lastInsertId();
         };
         foreach ($homes as $item => [$home, $tracking]) {
             $write($item, $this->special['bought'], $home, null, ['one' => 1, 'level' => 8][$tracking] ?? 1000, 'take in');
@@ -194,12 +218,28 @@ final class FillLargeRoom
         }
         $this->leaveOut($homes, $kits, $write, $balances);
         $this->store($balances);
+        $this->everyday->fill($this->words(...), function (int $item, int $from, int $to, ?int $kit, int $quantity, string $reason) use ($write): int {
+            $this->shift($item, $from, -$quantity);
+            $this->shift($item, $to, $quantity);
+
+            return $write($item, $from, $to, $kit, $quantity, $reason);
+        }, ['tray' => $anyTray] + $this->special, $places);
+    }
+
+    private function shift(int $item, int $place, int $by): void
+    {
+        $there = $this->database->fetchOne('SELECT quantity FROM balance WHERE item_id = ? AND place_id = ?', [$item, $place]);
+        $quantity = (\is_int($there) ? $there : 0) + $by;
+        $this->database->executeStatement('DELETE FROM balance WHERE item_id = ? AND place_id = ?', [$item, $place]);
+        if (0 !== $quantity) {
+            $this->database->insert('balance', ['item_id' => $item, 'place_id' => $place, 'quantity' => $quantity]);
+        }
     }
 
     /**
      * @param array<int, array{int, string}> $homes
      * @param list<array{int, int|null}> $kits
-     * @param callable(int, int, int, int|null, int, string): void $write
+     * @param callable(int, int, int, int|null, int, string): int $write
      * @param array<int, array<int, int>> $balances
      */
     private function leaveOut(array $homes, array $kits, callable $write, array &$balances): void

@@ -26,6 +26,8 @@ use Lottel\Core\Paper\Sheet;
 #[ORM\Index(name: 'item_sheet', columns: ['kind', 'sheet_width'])]
 #[ORM\Index(name: 'item_colour', columns: ['kind', 'colour'])]
 #[ORM\Index(name: 'item_idle', columns: ['kind', 'used_at', 'since'])]
+#[ORM\Index(name: 'item_facet', columns: ['kind', 'themes', 'since', 'used_at', 'removed_at'])]
+#[ORM\Index(name: 'item_colour_name', columns: ['colour_name', 'colour', 'removed_at'])]
 class Item
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]

@@ -22,7 +22,7 @@ final readonly class StepJournal
         'folder' => [], 'set_aside' => [], 'gift' => [], 'price' => [], 'album' => [], 'album_page' => [],
         'loan' => [], 'workshop' => [], 'share' => [], 'bag' => [], 'rest' => [],
         'errand' => [], 'errand_task' => [], 'place_count' => [], 'stock_rule' => [],
-        'house_move' => [], 'moving_box' => [],
+        'house_move' => [], 'moving_box' => [], 'handover' => [],
     ];
 
     public function __construct(private Connection $database)

@@ -19,71 +19,49 @@ final readonly class FacetReading
 
     public function counts(FindFilter $filter): FoundCounts
     {
-        $rest = new FindFilter($filter->text, colour: $filter->colour, panel: $filter->panel);
-        [$from, $values] = $this->sql->from($this->words->question($filter->text)->all(), $rest);
-        $months = array_values(array_unique([...self::UNUSED_MONTHS, ...(null === $filter->unusedMonths ? [] : [$filter->unusedMonths])]));
-        $unused = [];
-        foreach ($months as $number) {
-            $unused[] = FilterSql::unused("since{$number}")." AS unused{$number}";
-            $values["since{$number}"] = $this->sql->monthsAgo($number);
+        $query = $this->words->question($filter->text)->all();
+        [$kinds, $themes] = $this->kindsAndThemes($query, $filter);
+        $states = [];
+        foreach (FindFilter::STATES as $state) {
+            [$from, $values] = $this->sql->counted($query, $filter->with(state: $state));
+            $states[$state] = Row::number($this->database->fetchOne("SELECT count(*) FROM $from", $values));
         }
-        $states = array_map(static fn (string $state): string => FilterSql::state($state)." AS $state", FindFilter::STATES);
-        $columns = implode(', ', ['i.kind', 'i.themes', ...$states, ...$unused]);
-        $groups = implode(', ', range(1, 2 + \count($states) + \count($unused)));
-        $rows = $this->database->fetchAllAssociative("SELECT $columns, count(*) AS many FROM $from GROUP BY $groups", $values);
 
-        return self::tally(Row::each($rows, static fn (Row $row): Row => $row), $filter);
+        return new FoundCounts($kinds, $themes, $states, $this->unused($query, $filter));
     }
 
-    /** @param list<Row> $rows items alike, with how many they are */
-    private static function tally(array $rows, FindFilter $filter): FoundCounts
+    /** @return array{array<string, int>, array<string, int>} by kind, and by theme, those of which there are most first */
+    private function kindsAndThemes(?string $query, FindFilter $filter): array
     {
+        [$from, $values] = $this->sql->counted($query, $filter->with(kind: null, theme: ''));
         $kinds = $themes = [];
-        $states = array_fill_keys(FindFilter::STATES, 0);
-        $unused = array_fill_keys(self::UNUSED_MONTHS, 0);
-        foreach ($rows as $row) {
-            $many = $row->int('many');
-            $own = $row->texts('themes');
-            $misses = self::misses($row, $own, $filter);
-            if ([] === array_diff($misses, ['kind'])) {
+        foreach ($this->database->fetchAllAssociative("SELECT i.kind, i.themes, count(*) AS many FROM $from GROUP BY i.kind, i.themes", $values) as $columns) {
+            $row = new Row($columns);
+            [$many, $own] = [$row->int('many'), $row->texts('themes')];
+            if ('' === $filter->theme || \in_array($filter->theme, $own, true)) {
                 $kinds[$row->text('kind')] = ($kinds[$row->text('kind')] ?? 0) + $many;
             }
-            foreach ([] === array_diff($misses, ['theme']) ? $own : [] as $theme) {
+            foreach (null === $filter->kind || $row->text('kind') === $filter->kind->value ? $own : [] as $theme) {
                 $themes[$theme] = ($themes[$theme] ?? 0) + $many;
-            }
-            foreach ([] === array_diff($misses, ['state']) ? FindFilter::STATES : [] as $state) {
-                $states[$state] += $row->flag($state) ? $many : 0;
-            }
-            foreach ([] === array_diff($misses, ['unused']) ? self::UNUSED_MONTHS : [] as $months) {
-                $unused[$months] += self::flag($row, "unused{$months}") ? $many : 0;
             }
         }
         arsort($kinds);
         arsort($themes);
 
-        return new FoundCounts($kinds, \array_slice($themes, 0, self::MOST_THEMES, true), $states, $unused);
+        return [$kinds, \array_slice($themes, 0, self::MOST_THEMES, true)];
     }
 
-    /**
-     * @param list<string> $themes
-     *
-     * @return list<string> the filters that it does not pass
-     */
-    private static function misses(Row $row, array $themes, FindFilter $filter): array
+    /** @return array<int, int> by months */
+    private function unused(?string $query, FindFilter $filter): array
     {
-        $passes = [
-            'kind' => null === $filter->kind || $row->text('kind') === $filter->kind->value,
-            'theme' => '' === $filter->theme || \in_array($filter->theme, $themes, true),
-            'state' => '' === $filter->state || $row->flag($filter->state),
-            'unused' => null === $filter->unusedMonths || self::flag($row, "unused{$filter->unusedMonths}"),
-        ];
+        [$from, $values] = $this->sql->counted($query, $filter->with(unusedMonths: null));
+        $sums = [];
+        foreach (self::UNUSED_MONTHS as $months) {
+            $sums[] = 'coalesce(sum('.FilterSql::unused("since{$months}")."), 0) AS unused{$months}";
+            $values["since{$months}"] = $this->sql->monthsAgo($months);
+        }
+        $row = new Row($this->database->fetchAssociative('SELECT '.implode(', ', $sums)." FROM $from", $values) ?: []);
 
-        return array_keys(array_filter($passes, static fn (bool $pass): bool => !$pass));
-    }
-
-    /** What is not known of a thing that never came in is no. */
-    private static function flag(Row $row, string $column): bool
-    {
-        return 1 === $row->intOrNull($column);
+        return array_combine(self::UNUSED_MONTHS, array_map(static fn (int $months): int => $row->int("unused{$months}"), self::UNUSED_MONTHS));
     }
 }

@@ -34,13 +34,27 @@ final readonly class FilterSql
      */
     public function from(?string $query, FindFilter $filter): array
     {
+        return $this->select($query, $filter, 'rowid / 2 AS id, bm25(finder, 10.0, 3.0, 2.0, 8.0) AS rank');
+    }
+
+    /**
+     * The same where nobody asks what fits best.
+     *
+     * @return array{string, array<string, mixed>}
+     */
+    public function counted(?string $query, FindFilter $filter): array
+    {
+        return $this->select($query, $filter, 'rowid / 2 AS id');
+    }
+
+    /** @return array{string, array<string, mixed>} */
+    private function select(?string $query, FindFilter $filter, string $found): array
+    {
         $values = [];
         $conditions = ['i.removed_at IS NULL'];
         $from = 'item i';
         if (null !== $query) {
-            $from .=
-                ' JOIN (SELECT rowid / 2 AS id, bm25(finder, 10.0, 3.0, 2.0, 8.0) AS rank FROM finder WHERE finder MATCH :query
-                    AND rowid % 2 = 0) found ON found.id = i.id';
+            $from .= " JOIN (SELECT $found FROM finder WHERE finder MATCH :query AND rowid % 2 = 0) found ON found.id = i.id";
             $values['query'] = $query;
         }
         if (null !== $filter->kind) {

@@ -30,6 +30,21 @@ final readonly class FindFilter
     ) {
     }
 
+    /** Returns the same with what is named said otherwise. */
+    public function with(Kind|false|null $kind = false, ?string $theme = null, ?string $state = null, int|false|null $unusedMonths = false): self
+    {
+        return new self(
+            $this->text,
+            false === $kind ? $this->kind : $kind,
+            $theme ?? $this->theme,
+            $this->colour,
+            $this->panel,
+            $state ?? $this->state,
+            false === $unusedMonths ? $this->unusedMonths : $unusedMonths,
+            $this->isWalk,
+        );
+    }
+
     public function saysNothingBesideText(): bool
     {
         return null === $this->kind

@@ -109,6 +109,11 @@ class Kit
         }
     }
 
+    public function stage(): Stage
+    {
+        return $this->stage;
+    }
+
     /** @throws RefusedStep if the kit's life does not allow it */
     public function goTo(Stage $next): void
     {

@@ -180,6 +180,12 @@ final class PlanController extends Page
         return $said;
     }
 
+    /** Plan with what went wrong with a form that stands on every page. */
+    public function again(Problem $problem): Response
+    {
+        return $this->showAll($problem);
+    }
+
     private function showAll(?Problem $problem): Response
     {
         $out = $this->reading->out();

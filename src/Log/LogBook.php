@@ -6,9 +6,11 @@ namespace App\Log;
 
 use App\Database\Row;
 use App\Steps\Step;
+use App\Steps\StepRefused;
 use App\Steps\Unknown;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Log\Balances;
 use Lottel\Core\Log\Movement;
 use Lottel\Core\Log\Reason;
@@ -28,10 +30,12 @@ final readonly class LogBook
      * @return int the number of its line in the log
      *
      * @throws RefusedMovement if the laws of the log refuse it
+     * @throws StepRefused if a child would take what is for grown-ups
      */
     public function move(Step $step, Movement $movement, ?ForKit $for = null, string $note = ''): int
     {
         $this->entities->flush();
+        $this->checkMayTake($step, $movement);
         foreach ([$movement->from, $movement->to] as $place) {
             if ($place->isTray() && $for?->tray !== $place->id && $for?->nextTray !== $place->id) {
                 throw RefusedMovement::notItsTray($place->label);
@@ -97,6 +101,20 @@ final readonly class LogBook
     public function things(int $place): int
     {
         return Row::number($this->database->fetchOne('SELECT count(*) FROM balance WHERE place_id = ?', [$place]));
+    }
+
+    /** What burns or cuts is taken by a grown-up. */
+    private function checkMayTake(Step $step, Movement $movement): void
+    {
+        if (!$step->who->isChild || !$movement->reason->isTaking()) {
+            return;
+        }
+        $item = new Row($this->database->fetchAssociative('SELECT name, hazards FROM item WHERE id = ?', [$movement->item]) ?: []);
+        foreach ($item->several('hazards', Hazard::class) as $hazard) {
+            if ($hazard->isForGrownUps()) {
+                throw StepRefused::isForGrownUps($item->text('name'));
+            }
+        }
     }
 
     private function post(Step $step, Movement $movement, ?int $kitId, string $note, ?int $reversesId): int

@@ -38,13 +38,13 @@ final class PaperController extends Page
     {
         $question = PieceQuestion::read($request->query->all(), $this->frame);
         $found = ($this->look)($question);
-        $groups = $this->wall->laidOut($question->order);
+        $laid = $this->wall->laidOut($question->order);
 
         return $this->render('paper/index.html.twig', [
             'question' => $question,
             'found' => $found,
-            'groups' => $groups,
-            'more' => $this->wall->more($groups),
+            'groups' => $laid->groups,
+            'more' => $laid->more,
             'orders' => PaperOrder::cases(),
             'parents' => $this->scraps->parents($question),
             'usual_sizes' => $this->scraps->usualSizes(),

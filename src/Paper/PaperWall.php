@@ -19,11 +19,12 @@ final readonly class PaperWall
     {
     }
 
-    /** @return array<string, list<PaperColumn>> columns by group */
-    public function laidOut(PaperOrder $order): array
+    public function laidOut(PaperOrder $order): LaidOutPaper
     {
+        $rows = $this->rows($order);
         $groups = [];
-        foreach ($this->columns($order) as $column) {
+        foreach (\array_slice($rows, 0, self::MOST) as $row) {
+            $column = PaperColumn::of($row, $order);
             $groups[$column->group][] = $column;
         }
         $laid = array_map(static function (array $columns): array {
@@ -33,54 +34,32 @@ final readonly class PaperWall
         }, $groups);
         uksort($laid, static fn (string $a, string $b): int => PaperOrder::Colour === $order ? self::rank($a) <=> self::rank($b) : strnatcasecmp($a, $b));
 
-        return $laid;
+        return new LaidOutPaper($laid, max(0, \count($rows) - self::MOST));
     }
 
-    /**
-     * How many colours are not shown.
-     *
-     * @param array<string, list<PaperColumn>> $shown
-     */
-    public function more(array $shown): int
+    /** @return list<Row> those of which there is most first */
+    private function rows(PaperOrder $order): array
     {
-        $columns = array_sum(array_map(\count(...), $shown));
-
-        return $columns < self::MOST ? 0 : max(0, $this->many() - $columns);
-    }
-
-    private function many(): int
-    {
-        return Row::number($this->database->fetchOne(
-            "SELECT count(DISTINCT coalesce(colour || ' ' || CASE WHEN colour_name = '' THEN name ELSE colour_name END, id)) FROM item
-             WHERE removed_at IS NULL AND kind IN ('paper', 'scrap')",
-        ));
-    }
-
-    /** @return list<PaperColumn> */
-    private function columns(PaperOrder $order): array
-    {
-        $group = match ($order) {
-            PaperOrder::Colour => "''",
-            PaperOrder::Collection => "CASE WHEN i.collection = '' THEN 'no collection' ELSE i.collection END",
-            PaperOrder::Maker => "CASE WHEN i.maker = '' THEN 'unknown maker' ELSE i.maker END",
-            PaperOrder::Place => "coalesce(u.letters, 'no home')",
+        [$group, $joined] = match ($order) {
+            PaperOrder::Colour => ["''", ''],
+            PaperOrder::Collection => ["CASE WHEN i.collection = '' THEN 'no collection' ELSE i.collection END", ''],
+            PaperOrder::Maker => ["CASE WHEN i.maker = '' THEN 'unknown maker' ELSE i.maker END", ''],
+            PaperOrder::Place => ["coalesce(u.letters, 'no home')", 'LEFT JOIN place p ON p.id = i.home_id LEFT JOIN unit u ON u.id = p.unit_id'],
         };
         $rows = $this->database->fetchAllAssociative(
-            "WITH paper AS (SELECT i.id, i.kind, i.colour, i.sheet_width, i.sheet_height, i.collection, i.maker, i.home_id,
+            "WITH paper AS MATERIALIZED (SELECT i.id, i.kind, i.colour, i.sheet_width, i.sheet_height, $group AS in_group,
                 CASE WHEN i.colour IS NULL OR i.colour_name = '' THEN i.name ELSE i.colour_name END AS label,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place l ON l.id = b.place_id
-                    WHERE b.item_id = i.id AND l.nature IN ('storage', 'unfiled')) AS stored
-                FROM item i WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap'))
-             SELECT min(i.id) AS id, i.label, i.colour, $group AS in_group, sum(CASE WHEN i.kind = 'paper' THEN i.stored ELSE 0 END) AS sheets,
-                sum(CASE WHEN i.kind = 'scrap' THEN i.stored ELSE 0 END) AS scraps,
-                json_group_array(json_array(i.sheet_width, i.sheet_height)) FILTER (WHERE i.kind = 'scrap' AND i.sheet_width IS NOT NULL) AS scrap_sizes
-             FROM paper i LEFT JOIN place p ON p.id = i.home_id LEFT JOIN unit u ON u.id = p.unit_id
-             WHERE i.kind = 'paper' OR i.stored > 0
-             GROUP BY in_group, i.colour, i.label, CASE WHEN i.colour IS NULL THEN i.id END
-             ORDER BY sum(i.stored) DESC, i.label LIMIT ".self::MOST,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b
+                    WHERE b.item_id = i.id AND b.place_id NOT IN (SELECT id FROM place WHERE nature NOT IN ('storage', 'unfiled'))) AS stored
+                FROM item i $joined WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap'))
+             SELECT min(id) AS id, label, colour, in_group, sum(CASE WHEN kind = 'paper' THEN stored ELSE 0 END) AS sheets,
+                sum(CASE WHEN kind = 'scrap' THEN stored ELSE 0 END) AS scraps,
+                json_group_array(json_array(sheet_width, sheet_height)) FILTER (WHERE kind = 'scrap' AND sheet_width IS NOT NULL) AS scrap_sizes
+             FROM paper WHERE kind = 'paper' OR stored > 0
+             GROUP BY in_group, colour, label, CASE WHEN colour IS NULL THEN id END ORDER BY sum(stored) DESC, label",
         );
 
-        return Row::each($rows, static fn (Row $row): PaperColumn => PaperColumn::of($row, $order));
+        return Row::each($rows, static fn (Row $row): Row => $row);
     }
 
     private static function rank(string $group): int

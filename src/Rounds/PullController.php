@@ -7,6 +7,7 @@ namespace App\Rounds;
 use App\Catalogue\CareRow;
 use App\Catalogue\ContentsReading;
 use App\Catalogue\Items;
+use App\Catalogue\ThingLine;
 use App\Find\FindReading;
 use App\Kits\KitReading;
 use App\Kits\KitRow;
@@ -240,6 +241,7 @@ final class PullController extends Page
                 : $this->forward(PlanController::class.'::kitPage', ['id' => $id, 'problem' => $problem]);
         }
         $round = $this->rounds->pull($id, $kit->tray);
+        $round = $this->me()->isChild ? $round->forChild() : $round;
         $stop = $round->stops[0] ?? null;
 
         return $this->render('rounds/pull.html.twig', [
@@ -249,6 +251,7 @@ final class PullController extends Page
             'lit' => $round->lit,
             'at' => null === $stop ? null : $this->contents->atStop($stop->address, $stop->placeId, $stop->items()),
             'cares' => null === $stop ? [] : CareRow::onPull($stop->lines(), $this->me()->isChild),
+            'cares_left' => CareRow::onPull(array_map(static fn (GrownUpsThing $left): ThingLine => $left->thing, $round->forGrownUps), true),
             'instead_of' => $insteadOf,
             'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),
             'search' => $search,

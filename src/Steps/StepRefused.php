@@ -12,6 +12,26 @@ final class StepRefused extends \DomainException implements Refusal
         return null;
     }
 
+    public static function isForGrownUps(string $name): self
+    {
+        return new self(\sprintf('%s is not for children to take: ask a grown-up for it.', $name));
+    }
+
+    public static function isHandedOver(string $to): self
+    {
+        return new self(\sprintf('It is handed over to %s already. Take it back first.', $to));
+    }
+
+    public static function isOnesOwn(): self
+    {
+        return new self('It is yours already.');
+    }
+
+    public static function handoverIsSettled(): self
+    {
+        return new self('That was settled in the meantime; this is how it stands now.');
+    }
+
     public static function isNotUsedUp(string $name): self
     {
         return new self(\sprintf('%s is not used up by the work; it goes home.', $name));

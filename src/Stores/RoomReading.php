@@ -25,13 +25,16 @@ final class RoomReading implements ResetInterface
     /** @var array<int, FrontRow> */
     private array $places = [];
 
+    /** @var array<int, int>|null */
+    private ?array $placesInUnits = null;
+
     public function __construct(private readonly Connection $database)
     {
     }
 
     public function reset(): void
     {
-        $this->units = $this->columns = null;
+        $this->units = $this->columns = $this->placesInUnits = null;
         $this->places = [];
     }
 
@@ -102,7 +105,9 @@ final class RoomReading implements ResetInterface
     /** @return array<int, int> how many places a unit has, inner ones too, by unit */
     public function placesInUnits(): array
     {
-        return array_count_values(array_map(static fn (mixed $unit): int => \is_int($unit) ? $unit : 0, array_column($this->columns(), 'unit_id')));
+        return $this->placesInUnits ??= array_count_values(
+            array_map(static fn (mixed $unit): int => \is_int($unit) ? $unit : 0, array_column($this->columns(), 'unit_id')),
+        );
     }
 
     /** Returns what is another text whenever the units or the places of the room have changed. */

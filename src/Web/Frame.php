@@ -112,12 +112,13 @@ final class Frame implements ResetInterface
     {
         $rows = $this->database->fetchAllAssociative(
             "SELECT colour_name, max(colour) AS colour FROM item WHERE colour IS NOT NULL AND colour_name <> '' AND removed_at IS NULL
-             GROUP BY colour_name COLLATE NOCASE ORDER BY colour_name LIMIT 400",
+             GROUP BY colour_name ORDER BY colour_name LIMIT 400",
         );
-        $colours = [];
+        $colours = $spelt = [];
         foreach ($rows as $columns) {
             $row = new Row($columns);
-            $colours[$row->text('colour_name')] = $row->text('colour');
+            $name = $spelt[mb_strtolower($row->text('colour_name'))] ??= $row->text('colour_name');
+            $colours[$name] = max($colours[$name] ?? '', $row->text('colour'));
         }
 
         return $colours;

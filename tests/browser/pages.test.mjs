@@ -119,6 +119,7 @@ async function allPages(page) {
         '/paper/scrap-photo',
         '/paper?piece=9+x+11&colour=Starboard&direction=h&by=maker',
         `${planned}/pull/print`,
+        `${planned}/hand-over`,
         '/stores/units/C/change',
         '/stores/units/C/legend',
         '/stores/places/C3/furniture',

@@ -31,6 +31,15 @@ enum Hazard: string
         };
     }
 
+    /** Whether a child leaves it to a grown-up to take it: it burns, cuts, catches fire or falls on toes (common practice, no source). */
+    public function isForGrownUps(): bool
+    {
+        return match ($this) {
+            self::Hot, self::Blade, self::Solvent, self::Heavy => true,
+            default => false,
+        };
+    }
+
     /** Whether it is carried as short a way as can be: pulled last, brought home first. */
     public function isCarriedShort(): bool
     {

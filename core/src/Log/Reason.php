@@ -23,6 +23,15 @@ enum Reason: string
     case Count = 'count';
     case Reverse = 'reverse';
 
+    /** Whether somebody has the thing in hand then that lay in its place. */
+    public function isTaking(): bool
+    {
+        return match ($this) {
+            self::Pull, self::Move, self::Lend => true,
+            default => false,
+        };
+    }
+
     /**
      * Whether a thing may move for this reason from one place to the other: a pull comes from storage and goes onto a tray, a
      * return the other way, what is taken in comes from a source outside, what is lent goes to a person and comes back

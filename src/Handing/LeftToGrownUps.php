@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Handing;
+
+use App\Database\Row;
+use App\Errands\Errand;
+use App\Kits\Kit;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Care\Hazard;
+
+/** What of a round a child would leave to a grown-up. */
+final readonly class LeftToGrownUps
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** @return list<string> names */
+    public function of(?Kit $kit, ?Errand $errand): array
+    {
+        $rows = null === $kit
+            ? $this->database->fetchAllAssociative("SELECT DISTINCT i.name, i.hazards FROM errand_task t JOIN item i ON i.id = t.item_id
+                WHERE t.errand_id = ? AND t.state = 'open' ORDER BY i.name", [$errand?->id])
+            : $this->database->fetchAllAssociative("SELECT DISTINCT i.name, i.hazards FROM need n JOIN item i ON i.id = n.item_id
+                WHERE n.kit_id = ? AND n.state = 'open' ORDER BY i.name", [$kit->id]);
+        $isForGrownUps = static fn (Hazard $hazard): bool => $hazard->isForGrownUps();
+        $left = array_filter(
+            Row::each($rows, static fn (Row $row): Row => $row),
+            static fn (Row $row): bool => [] !== array_filter($row->several('hazards', Hazard::class), $isForGrownUps),
+        );
+
+        return array_values(array_map(static fn (Row $row): string => $row->text('name'), $left));
+    }
+}
