@@ -74,7 +74,7 @@ final class ListsTest extends OwnFileTestCase
     {
         $this->room();
         $this->get('/lists');
-        self::assertStringContainsString('Lists to take along', $this->text());
+        self::assertStringContainsString('Lists and drawings to take along', $this->text());
         foreach (['/lists/secrets.csv', '/lists/log.pdf', '/lists/../log.csv'] as $path) {
             $this->get($path);
             $this->assertCode(404, $path);

@@ -36,7 +36,7 @@ final readonly class ContentsReading
             "SELECT i.*, b.quantity, CASE WHEN t.kind = 'person' THEN t.name ELSE t.address END AS tray, k.id AS kit_id, k.name AS kit
              FROM item i JOIN balance b ON b.item_id = i.id JOIN place t ON t.id = b.place_id AND t.nature = 'tray' 
              LEFT JOIN kit_holder o ON o.place_id = t.id LEFT JOIN kit k ON k.id = o.kit_id
-             WHERE i.home_id = ? ORDER BY i.name",
+             WHERE i.home_id = ? ORDER BY +i.name",
             [$place],
         );
 

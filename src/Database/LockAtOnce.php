@@ -25,7 +25,7 @@ final readonly class LockAtOnce implements Middleware
                 $connection->exec('PRAGMA synchronous = FULL');
                 $connection->exec('PRAGMA foreign_keys = ON');
                 $connection->exec('PRAGMA cache_size = -32000');
-                $connection->exec('PRAGMA mmap_size = 268435456');
+                $connection->exec('PRAGMA mmap_size = 33554432');
 
                 return $connection;
             }

@@ -13,10 +13,18 @@ use Symfony\Component\Routing\Attribute\Route;
 /** The lists of the room for a spreadsheet, or for another program. */
 final class ListsController extends Page
 {
+    public function __construct(private readonly DrawingsToTake $reading)
+    {
+    }
+
     #[Route('/lists', name: 'room_lists', methods: ['GET'])]
     public function index(): Response
     {
-        return $this->render('lists/index.html.twig', ['lists' => RoomLists::names()]);
+        return $this->render('lists/index.html.twig', [
+            'lists' => RoomLists::names(),
+            'walls' => $this->reading->walls(),
+            'rooms' => $this->reading->rooms(),
+        ]);
     }
 
     #[Route('/lists/{name<[a-z-]{1,20}>}.{type<csv|xlsx>}', name: 'room_list', methods: ['GET'])]

@@ -9,6 +9,7 @@ use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Stores\Places;
 use App\Stores\RoomReading;
+use App\Web\DrawingFile;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
@@ -51,6 +52,15 @@ final class PaperController extends Page
             'lit' => $this->lit($found),
             'problem' => $problem,
         ]);
+    }
+
+    #[Route('/paper/wall.{type<svg|pdf>}', name: 'paper_file', methods: ['GET'])]
+    public function wall(Request $request, string $type, PaperWallDrawing $drawing, DrawingFile $file): Response
+    {
+        $question = PieceQuestion::read($request->query->all(), $this->frame);
+        $drawn = $drawing->drawn($this->wall->laidOut($question->order)->groups, $question);
+
+        return $file->answer($drawn, $type, $this->frame->room()->name.', all paper', 'paper');
     }
 
     #[Route('/paper/scraps', name: 'take_scrap', methods: ['POST'])]

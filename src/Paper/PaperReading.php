@@ -17,7 +17,8 @@ final readonly class PaperReading
     private const NEARLY = Length::TICKS_PER_INCH / 2;
     private const MOST = 400;
     private const MOST_UNMEASURED = 8;
-    private const STORED = "SELECT %s FROM balance b JOIN place l ON l.id = b.place_id WHERE b.item_id = i.id AND l.nature IN ('storage', 'unfiled')";
+    private const STORED = "SELECT %s FROM balance b WHERE b.item_id = i.id
+        AND b.place_id NOT IN (SELECT id FROM place WHERE nature NOT IN ('storage', 'unfiled'))";
 
     public function __construct(private Connection $database)
     {
@@ -80,7 +81,7 @@ final readonly class PaperReading
         }
         $known = Row::words(
             $this->database->fetchFirstColumn(
-                "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap') AND removed_at IS NULL",
+                "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap')",
             ),
         );
 

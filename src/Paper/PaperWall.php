@@ -8,6 +8,7 @@ use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Family;
 use Lottel\Core\Colour\RainbowOrder;
+use Lottel\Core\Colour\Srgb;
 
 /** All paper laid out in groups of columns: by family of colour in rainbow order, by collection, by maker, or by the unit it lies in. */
 final readonly class PaperWall
@@ -27,11 +28,7 @@ final readonly class PaperWall
             $column = PaperColumn::of($row, $order);
             $groups[$column->group][] = $column;
         }
-        $laid = array_map(static function (array $columns): array {
-            usort($columns, self::compare(...));
-
-            return $columns;
-        }, $groups);
+        $laid = array_map(self::inOrder(...), $groups);
         uksort($laid, static fn (string $a, string $b): int => PaperOrder::Colour === $order ? self::rank($a) <=> self::rank($b) : strnatcasecmp($a, $b));
 
         return new LaidOutPaper($laid, max(0, \count($rows) - self::MOST));
@@ -67,13 +64,17 @@ final readonly class PaperWall
         return Family::tryFrom($group)?->rank() ?? \PHP_INT_MAX;
     }
 
-    private static function compare(PaperColumn $a, PaperColumn $b): int
+    /**
+     * @param list<PaperColumn> $columns
+     *
+     * @return list<PaperColumn> in rainbow order, those without a colour last, by name
+     */
+    private static function inOrder(array $columns): array
     {
-        [$one, $other] = [$a->srgb(), $b->srgb()];
-        if (null === $one || null === $other) {
-            return (null === $one) <=> (null === $other) ?: strnatcasecmp($a->label, $b->label);
-        }
+        $coloured = array_values(array_filter($columns, static fn (PaperColumn $column): bool => null !== $column->colour));
+        $others = array_values(array_filter($columns, static fn (PaperColumn $column): bool => null === $column->colour));
+        usort($others, static fn (PaperColumn $a, PaperColumn $b): int => strnatcasecmp($a->label, $b->label));
 
-        return RainbowOrder::compare($one, $other);
+        return [...RainbowOrder::sorted($coloured, static fn (PaperColumn $column): Srgb => Srgb::ofHex((string) $column->colour)), ...$others];
     }
 }

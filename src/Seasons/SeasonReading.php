@@ -136,6 +136,9 @@ final readonly class SeasonReading
     private function fronts(array $places): array
     {
         $places = array_filter($places, static fn (PlaceRow $place): bool => $place->isForSeason);
+        if ([] === $places) {
+            return [];
+        }
         $contents = array_fill_keys(array_keys($places), new Contents(0, 0, 0));
         $things = array_fill_keys(array_keys($places), 0);
         foreach ($this->database->fetchAllAssociative(

@@ -22,7 +22,7 @@ final readonly class MatchPalette
      */
     public function __invoke(array $colours): array
     {
-        $swatches = $this->book->swatches(null);
+        [$swatches] = $this->book->swatches(null);
         $of = array_map(
             static fn (Swatch $swatch, int $at): FrontColour => new FrontColour((string) $at, $swatch->named->colour, 0.0),
             $swatches,

@@ -9,6 +9,7 @@ use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\Family;
 use Lottel\Core\Colour\RainbowOrder;
+use Lottel\Core\Colour\Srgb;
 
 /** The colours of what is in the room, each once under its name, in rainbow order. */
 final readonly class SwatchBook
@@ -22,27 +23,23 @@ final readonly class SwatchBook
     {
     }
 
-    /** @return list<Swatch> at most MOST, those of which there are most things first chosen */
+    /** @return array{list<Swatch>, int} at most MOST, those of which there are most things first chosen; and how many there are */
     public function swatches(?Kind $kind): array
     {
-        $swatches = Row::each($this->database->fetchAllAssociative(
-            'SELECT s.*, h.address FROM (SELECT min(i.id) AS id, i.colour, '.self::LABEL.' AS label, count(*) AS things
-                FROM item i WHERE '.self::OF_KIND.' GROUP BY i.colour, label ORDER BY things DESC, label LIMIT '.self::MOST.') s
-             JOIN item i ON i.id = s.id LEFT JOIN place h ON h.id = i.home_id',
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT min(i.id) AS id, i.colour, '.self::LABEL.' AS label, count(*) AS things FROM item i WHERE '.self::OF_KIND.'
+             GROUP BY i.colour, label ORDER BY things DESC, label',
             ['kind' => $kind?->value],
-        ), Swatch::of(...));
-        usort($swatches, static fn (Swatch $a, Swatch $b): int => RainbowOrder::compare($a->named->colour, $b->named->colour) ?: $a->name() <=> $b->name());
+        );
+        $shown = \array_slice($rows, 0, self::MOST);
+        $homes = $this->database->fetchAllKeyValue(
+            'SELECT i.id, h.address FROM item i JOIN place h ON h.id = i.home_id WHERE i.id IN (SELECT value FROM json_each(?))',
+            [json_encode(array_column($shown, 'id'), \JSON_THROW_ON_ERROR)],
+        );
+        $swatches = Row::each($shown, static fn (Row $row): Swatch => Swatch::of($row, Row::word($homes[$row->int('id')] ?? false)));
+        usort($swatches, static fn (Swatch $a, Swatch $b): int => strnatcasecmp($a->name(), $b->name()));
 
-        return $swatches;
-    }
-
-    /** How many colours there are, those beyond MOST too. */
-    public function many(?Kind $kind): int
-    {
-        return Row::number($this->database->fetchOne(
-            'SELECT count(*) FROM (SELECT 1 FROM item i WHERE '.self::OF_KIND.' GROUP BY i.colour, '.self::LABEL.')',
-            ['kind' => $kind?->value],
-        ));
+        return [RainbowOrder::sorted($swatches, static fn (Swatch $swatch): Srgb => $swatch->named->colour), \count($rows)];
     }
 
     /** @return list<Kind> of which something has a colour */

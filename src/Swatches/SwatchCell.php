@@ -15,7 +15,7 @@ final readonly class SwatchCell
 
     public static function ofRoom(Swatch $swatch): self
     {
-        return new self($swatch->hex(), $swatch->name(), trim(($swatch->address ?? 'no home').' · '.$swatch->hex()));
+        return new self($swatch->hex(), $swatch->name(), ('' === $swatch->address ? 'no home' : $swatch->address).' · '.$swatch->hex());
     }
 
     public static function ofPalette(NamedColour $one): self

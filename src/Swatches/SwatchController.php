@@ -37,14 +37,14 @@ final class SwatchController extends Page
     public function page(Request $request, ?Problem $problem = null): Response
     {
         $kind = Kind::tryFrom($request->query->getString('kind'));
-        $swatches = $this->book->swatches($kind);
+        [$swatches, $many] = $this->book->swatches($kind);
 
         return $this->render('swatches/index.html.twig', [
             'kind' => $kind,
             'kinds' => $this->book->kinds(),
             'families' => SwatchBook::byFamily($swatches),
             'shown' => \count($swatches),
-            'many' => $this->book->many($kind),
+            'many' => $many,
             'problem' => $problem,
         ]);
     }
@@ -53,7 +53,7 @@ final class SwatchController extends Page
     public function take(Request $request, string $type): Response
     {
         $kind = Kind::tryFrom($request->query->getString('kind'));
-        $swatches = $this->book->swatches($kind);
+        [$swatches] = $this->book->swatches($kind);
         $name = null === $kind ? 'colours' : 'colours-'.strtr($kind->value, ' ', '-');
         $content = $this->files->written(
             $type,

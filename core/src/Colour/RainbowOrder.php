@@ -16,6 +16,24 @@ final class RainbowOrder
         return self::key($a) <=> self::key($b);
     }
 
+    /**
+     * Returns things in the order of their colours, those of one colour as they came.
+     *
+     * @template T
+     *
+     * @param list<T> $things
+     * @param callable(T): Srgb $colour
+     *
+     * @return list<T>
+     */
+    public static function sorted(array $things, callable $colour): array
+    {
+        $keys = array_map(static fn (mixed $thing): array => self::key($colour($thing)), $things);
+        asort($keys);
+
+        return array_map(static fn (int $at): mixed => $things[$at], array_keys($keys));
+    }
+
     /** @return array{int, float, float} */
     private static function key(Srgb $colour): array
     {

@@ -78,12 +78,15 @@ enum Motif: string
 
     private static function ofWord(string $word): ?self
     {
-        foreach (self::WORDS as $words => $motif) {
-            if (\in_array($word, explode('|', $words), true)) {
-                return $motif;
+        /** @var array<string, self>|null $byWord */
+        static $byWord = null;
+        if (null === $byWord) {
+            $byWord = [];
+            foreach (self::WORDS as $words => $motif) {
+                $byWord += array_fill_keys(explode('|', $words), $motif);
             }
         }
 
-        return null;
+        return $byWord[$word] ?? null;
     }
 }

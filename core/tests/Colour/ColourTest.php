@@ -165,6 +165,7 @@ final class ColourTest extends TestCase
         }
         $sorted = $colours;
         usort($sorted, RainbowOrder::compare(...));
+        self::assertSame($sorted, RainbowOrder::sorted($colours, static fn (Srgb $colour): Srgb => $colour));
         $ranks = array_map(static fn (Srgb $colour): int => Family::of($colour)->rank(), $sorted);
         $expected = $ranks;
         sort($expected);
