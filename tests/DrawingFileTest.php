@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Tests;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\DomCrawler\Crawler;
 
 /** Drawings as files of their own, read back as XML and as PDF. */
 final class DrawingFileTest extends RoomTestCase
@@ -33,6 +34,7 @@ final class DrawingFileTest extends RoomTestCase
         yield 'a page' => ['/kits/PAGE/design/drawing', '12 × 12 page'];
     }
 
+    /** @param non-empty-string $title */
     #[DataProvider('drawings')]
     public function testADrawingStandsByItself(string $path, string $title): void
     {
@@ -63,12 +65,12 @@ final class DrawingFileTest extends RoomTestCase
     public function testAllThatIsTakenAlongIsToldInOnePlace(): void
     {
         $page = $this->get('/lists');
-        foreach ($page->filter('main a[download]')->extract(['href']) as $link) {
+        foreach ($page->filter('main a[download]')->each(static fn (Crawler $link): string => (string) $link->attr('href')) as $link) {
             $this->get($link);
             $this->assertCode(200, $link);
         }
         self::assertGreaterThan(24, $page->filter('main a[download]')->count());
-        foreach ($page->filter('.taken-elsewhere a')->extract(['href']) as $link) {
+        foreach ($page->filter('.taken-elsewhere a')->each(static fn (Crawler $link): string => (string) $link->attr('href')) as $link) {
             $this->get($link);
             $this->assertCode(200, $link);
         }
