@@ -30,6 +30,8 @@ final class FillLargeRoom
         ['stamp set', 'one'], ['scrap', 'count'], ['paper', 'count'], ['embellishment', 'count'], ['die', 'one'], ['scrap', 'count'],
     ];
     private const COLOURS = 300;
+    private const LAST_OUT = 1200;
+    private const LINES_OF_A_KIT = 208;
     private const SPAN_MINUTES = 1_250_000;
 
     /** @var array<string, int> */
@@ -58,7 +60,7 @@ final class FillLargeRoom
         }
         $this->database->beginTransaction();
         $homes = $this->items($items, $places);
-        $kits = $this->kits();
+        $kits = $this->kits(max(self::LAST_OUT, intdiv($movements, self::LINES_OF_A_KIT)));
         $this->movements($homes, $kits, $movements, $places);
         $this->database->executeStatement("UPDATE item SET since = (SELECT min(at) FROM movement m WHERE m.item_id = item.id),
             used_at = (SELECT max(at) FROM movement m WHERE m.item_id = item.id AND +m.reason IN ('pull', 'use', 'cut'))");
@@ -117,14 +119,15 @@ final class FillLargeRoom
         return $homes;
     }
 
-    /** @return list<array{int, int|null}> kit and tray; the last four are out, the others closed */
-    private function kits(): array
+    /** @return list<array{int, int|null}> kit and tray; four are out, the others closed */
+    private function kits(int $count): array
     {
         $kits = [];
-        for ($id = 1; $id <= 1200; ++$id) {
+        for ($id = 1; $id <= $count; ++$id) {
             $tray = null;
-            if ($id > 1196) {
-                $this->database->insert('place', ['nature' => 'tray', 'kind' => 'tray', 'address' => 'tray '.($id - 1196), 'name' => 'tray']);
+            if ($id > self::LAST_OUT - 4 && $id <= self::LAST_OUT) {
+                $nth = $id - self::LAST_OUT + 4;
+                $this->database->insert('place', ['nature' => 'tray', 'kind' => 'tray', 'address' => 'tray '.$nth, 'name' => 'tray']);
                 $tray = (int) $this->database->lastInsertId();
             }
             $this->database->insert('kit', [
@@ -199,11 +202,13 @@ final class FillLargeRoom
         foreach ($homes as $item => [$home, $tracking]) {
             $write($item, $this->special['bought'], $home, null, ['one' => 1, 'level' => 8][$tracking] ?? 1000, 'take in');
         }
-        $anyTray = (int) (end($kits)[1] ?? 0);
+        $out = array_values(array_filter($kits, static fn (array $kit): bool => null !== $kit[1]));
+        $closed = array_values(array_filter($kits, static fn (array $kit): bool => null === $kit[1]));
+        $anyTray = (int) (end($out)[1] ?? 0);
         while ($written < $count - 120) {
             $item = mt_rand(1, \count($homes));
             [$home, $tracking] = $homes[$item];
-            $kit = $kits[mt_rand(0, 1195)][0];
+            $kit = $closed[mt_rand(0, \count($closed) - 1)][0];
             $quantity = 'count' === $tracking ? min(10, $balances[$item][$home] ?? 0) : ($balances[$item][$home] ?? 0);
             if ($quantity < 1) {
                 continue;
@@ -216,7 +221,7 @@ final class FillLargeRoom
             }
             $write($item, $anyTray, $home, $kit, $quantity, 'return');
         }
-        $this->leaveOut($homes, $kits, $write, $balances);
+        $this->leaveOut($homes, $out, $write, $balances);
         $this->store($balances);
         $this->everyday->fill($this->words(...), function (int $item, int $from, int $to, ?int $kit, int $quantity, string $reason) use ($write): int {
             $this->shift($item, $from, -$quantity);
@@ -244,7 +249,7 @@ final class FillLargeRoom
      */
     private function leaveOut(array $homes, array $kits, callable $write, array &$balances): void
     {
-        foreach (\array_slice($kits, -4) as [$kit, $tray]) {
+        foreach ($kits as [$kit, $tray]) {
             foreach (array_rand($homes, 30) as $place => $item) {
                 $isTaken = $place < 15;
                 $state = ['taken' => (int) $isTaken, 'state' => $isTaken ? 'taken' : 'open'];

@@ -106,15 +106,25 @@ final readonly class CountHistories
         return false === $row ? null : CountRow::of(new Row($row));
     }
 
-    /** @return array<int, int> movements since the last count, by place */
+    /**
+     * Lines of the log are in the order of time, so that what came since is counted by number, in an index.
+     *
+     * @return array<int, int> movements since the last count, by place
+     */
     private function touched(): array
     {
+        $first = $this->database->fetchOne('SELECT id FROM movement WHERE at >= ? ORDER BY at, id LIMIT 1', [$this->since()]);
+        if (!\is_int($first)) {
+            return [];
+        }
+
         return $this->byPlace(
-            'SELECT t.place, count(*) AS n FROM (SELECT from_id AS place, at FROM movement WHERE at >= :since
-                 UNION ALL SELECT to_id, at FROM movement WHERE at >= :since) t
-             LEFT JOIN (SELECT place_id, max(at) AS at FROM place_count GROUP BY place_id) c ON c.place_id = t.place
-             WHERE c.at IS NULL OR t.at > c.at GROUP BY t.place',
-            ['since' => $this->since()],
+            "WITH since AS MATERIALIZED (SELECT p.id AS place, max(CAST(:before AS INTEGER), coalesce((SELECT m.id FROM movement m
+                    WHERE m.at <= (SELECT max(c.at) FROM place_count c WHERE c.place_id = p.id) ORDER BY m.at DESC, m.id DESC LIMIT 1), 0)) AS line
+                FROM place p WHERE p.nature = 'storage')
+             SELECT place, (SELECT count(*) FROM movement f WHERE f.from_id = place AND f.id > line)
+                + (SELECT count(*) FROM movement t WHERE t.to_id = place AND t.id > line) AS n FROM since",
+            ['before' => $first - 1],
         );
     }
 
@@ -124,7 +134,7 @@ final readonly class CountHistories
     }
 
     /**
-     * @param array<string, string> $asked
+     * @param array<string, int|string> $asked
      *
      * @return array<int, int>
      */
