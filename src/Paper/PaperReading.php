@@ -17,6 +17,8 @@ final readonly class PaperReading
     private const NEARLY = Length::TICKS_PER_INCH / 2;
     private const MOST = 400;
     private const MOST_UNMEASURED = 8;
+    private const COLUMNS = 'i.id, i.name, i.maker, i.collection, i.kind, i.colour, i.colour_name, i.parent_id, i.sheet_width, i.sheet_height, i.grammage,
+        i.basis, i.direction, i.back_colour, i.finish, i.is_weighed, i.outline';
     private const STORED = "SELECT %s FROM balance b WHERE b.item_id = i.id
         AND b.place_id NOT IN (SELECT id FROM place WHERE nature NOT IN ('storage', 'unfiled'))";
 
@@ -63,7 +65,7 @@ final readonly class PaperReading
         $rows = $this->database->fetchAllAssociative(
             "WITH few AS (SELECT i.id FROM item i WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap') AND $condition AND EXISTS ($there)
                 AND (:colours IS NULL OR i.colour IN (SELECT value FROM json_each(:colours))) ORDER BY $order),
-             laid AS (SELECT i.*, ($stored) AS stored, ($place) AS place_id FROM few JOIN item i ON i.id = few.id)
+             laid AS (SELECT ".self::COLUMNS.", ($stored) AS stored, ($place) AS place_id FROM few JOIN item i ON i.id = few.id)
              SELECT i.*, p.address,
                 (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n WHERE n.item_id = i.id AND n.state = 'open') AS wished
              FROM laid i LEFT JOIN place p ON p.id = i.place_id ORDER BY $order",
