@@ -70,6 +70,39 @@ final class ListsTest extends OwnFileTestCase
         self::assertStringContainsString("'=1+1", $csv, 'in CSV it is made harmless');
     }
 
+    /** @return iterable<string, array{string}> */
+    public static function listsOfPages(): iterable
+    {
+        $ofRoom = ['/log', '/log?reason=pull', '/missing', '/upkeep/shopping', '/upkeep/figures'];
+        foreach ([...$ofRoom, '/kits/KIT/cut/pieces', '/kits/KIT/cut/cuts', '/shelf/PIECE/supplies'] as $path) {
+            yield $path => [$path];
+        }
+    }
+
+    #[DataProvider('listsOfPages')]
+    public function testThePagesListsAreTakenAlongAsBoth(string $path): void
+    {
+        $this->room();
+        $path = strtr($path, [
+            'KIT' => $this->word('SELECT min(id) FROM kit'),
+            'PIECE' => $this->word("SELECT min(id) FROM item WHERE kind = 'finished piece' AND removed_at IS NULL"),
+        ]);
+        [$page, $query] = explode('?', $path, 2) + ['', ''];
+        $csv = self::cells($this->content("{$page}.csv?{$query}"));
+        $file = $this->data.'/list.xlsx';
+        file_put_contents($file, $this->content("{$page}.xlsx?{$query}"));
+        $sheet = $this->rowsOf($file);
+        self::assertGreaterThan(3, \count($csv[0]));
+        self::assertSame($csv[0], $sheet[0]);
+        self::assertCount(\count($csv), $sheet);
+        foreach ($csv as $nth => $row) {
+            $plain = static fn (string $cell): string => ltrim(is_numeric($cell) ? (string) (float) $cell : $cell, "'");
+            self::assertSame(array_map($plain, $row), array_map($plain, array_pad($sheet[$nth], \count($row), '')), "row {$nth}");
+        }
+        $this->get("{$page}.pdf2");
+        $this->assertCode(404);
+    }
+
     public function testWhoWorksHereTakesListsAlong(): void
     {
         $this->room();
@@ -83,7 +116,7 @@ final class ListsTest extends OwnFileTestCase
 
     private function room(): void
     {
-        $this->moveInto(13);
+        $this->moveInto(14);
         $this->console('doctrine:migrations:migrate', '--allow-no-migration');
         $this->openRoom();
         $this->signIn('olive');
@@ -100,9 +133,15 @@ final class ListsTest extends OwnFileTestCase
     /** @return list<list<string>> */
     private function csv(string $name): array
     {
+        return self::cells($this->content("/lists/{$name}.csv"));
+    }
+
+    /** @return list<list<string>> */
+    private static function cells(string $csv): array
+    {
         $handle = fopen('php://memory', 'w+');
         \assert(false !== $handle);
-        fwrite($handle, ltrim($this->content("/lists/{$name}.csv"), "\u{FEFF}"));
+        fwrite($handle, ltrim($csv, "\u{FEFF}"));
         rewind($handle);
         $rows = [];
         while (false !== ($cells = fgetcsv($handle, null, ',', '"', ''))) {

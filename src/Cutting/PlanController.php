@@ -8,6 +8,7 @@ use App\Kits\KitReading;
 use App\Kits\Kits;
 use App\Steps\Unknown;
 use App\Web\Page;
+use App\Web\TableFile;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -58,16 +59,16 @@ final class PlanController extends Page
         return $this->download(self::jsonDocument($this->document->answer($this->kits->one($id))), 'application/json', 'cuts.json');
     }
 
-    #[Route('/cuts.csv', name: 'cuts_csv', methods: ['GET'])]
-    public function cutsCsv(int $id, PlanCsv $csv): Response
+    #[Route('/cuts.{type<csv|xlsx>}', name: 'cuts_file', methods: ['GET'])]
+    public function cutsList(int $id, string $type, PlanTable $plan, TableFile $file): Response
     {
-        return $this->download($csv->cuts($this->table->of($this->kits->one($id)), $this->frame->lengths()), 'text/csv; charset=utf-8', 'cuts.csv');
+        return $file->answer($plan->cuts($this->table->of($this->kits->one($id)), $this->frame->lengths()), $type);
     }
 
-    #[Route('/pieces.csv', name: 'pieces_csv', methods: ['GET'])]
-    public function piecesCsv(int $id, PlanCsv $csv): Response
+    #[Route('/pieces.{type<csv|xlsx>}', name: 'pieces_file', methods: ['GET'])]
+    public function piecesList(int $id, string $type, PlanTable $plan, TableFile $file): Response
     {
-        return $this->download($csv->pieces($this->table->of($this->kits->one($id)), $this->frame->lengths()), 'text/csv; charset=utf-8', 'pieces.csv');
+        return $file->answer($plan->pieces($this->table->of($this->kits->one($id)), $this->frame->lengths()), $type);
     }
 
     /** What a copy shop is to cut: whole stacks, each cut through all of it. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Figures;
 
-use App\Web\Csv;
 use App\Web\Page;
+use App\Web\TableFile;
 use Lottel\Core\Upkeep\Figures\Share;
 use Lottel\Core\Upkeep\Figures\Trend;
 use Symfony\Component\HttpFoundation\Response;
@@ -38,10 +38,10 @@ final class FiguresController extends Page
         ]);
     }
 
-    #[Route('/upkeep/figures.csv', name: 'figures_csv', methods: ['GET'])]
-    public function csv(): Response
+    #[Route('/upkeep/figures.{type<csv|xlsx>}', name: 'figures_file', methods: ['GET'])]
+    public function take(string $type, TableFile $file): Response
     {
-        $rows = array_map(static fn (MonthFigures $month): array => array_map(strval(...), [
+        $rows = array_map(static fn (MonthFigures $month): array => [
             $month->month,
             $month->back->whole,
             $month->back->part,
@@ -53,8 +53,8 @@ final class FiguresController extends Page
             $month->used->part,
             $month->waste->part,
             $month->saved,
-        ]), $this->reading->now()->months);
+        ], $this->reading->now()->months);
 
-        return $this->download(Csv::file([self::COLUMNS, ...$rows]), 'text/csv; charset=utf-8', 'figures.csv');
+        return $file->plain('figures', self::COLUMNS, $rows, $type);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Kits;
 
-use App\Web\Csv;
 use App\Web\Page;
+use App\Web\TableFile;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
@@ -31,8 +31,8 @@ final class ShoppingController extends Page
         ]);
     }
 
-    #[Route('/missing.csv', name: 'missing_csv', methods: ['GET'])]
-    public function csv(): Response
+    #[Route('/missing.{type<csv|xlsx>}', name: 'missing_file', methods: ['GET'])]
+    public function csv(string $type, TableFile $file): Response
     {
         $rows = array_map(fn (Shortfall $one): array => [
             $one->thing->name,
@@ -46,6 +46,6 @@ final class ShoppingController extends Page
             $one->shop,
         ], $this->shortfalls->all());
 
-        return $this->download(Csv::file([self::COLUMNS, ...$rows]), 'text/csv; charset=utf-8', 'missing.csv');
+        return $file->plain('missing', self::COLUMNS, $rows, $type);
     }
 }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Lists;
 
 use App\Web\Page;
-use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use App\Web\TableFile;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 
 /** The lists of the room for a spreadsheet, or for another program. */
@@ -28,19 +27,8 @@ final class ListsController extends Page
     }
 
     #[Route('/lists/{name<[a-z-]{1,20}>}.{type<csv|xlsx>}', name: 'room_list', methods: ['GET'])]
-    public function take(string $name, string $type, RoomLists $lists, TableCsv $csv, TableXlsx $xlsx): Response
+    public function take(string $name, string $type, RoomLists $lists, TableFile $file): Response
     {
-        $table = $lists->named($name) ?? throw $this->createNotFoundException('There is no such list.');
-        if ('xlsx' === $type) {
-            $file = new BinaryFileResponse($xlsx->write($table), 200, ['Content-Type' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet']);
-
-            return $file->deleteFileAfterSend()->setContentDisposition('attachment', $name.'.xlsx');
-        }
-
-        return new StreamedResponse(static function () use ($csv, $table): void {
-            foreach ($csv->chunks($table) as $chunk) {
-                echo $chunk;
-            }
-        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
+        return $file->answer($lists->named($name) ?? throw $this->createNotFoundException('There is no such list.'), $type);
     }
 }

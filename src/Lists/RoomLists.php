@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Lists;
 
 use App\Database\Row;
-use App\Lists\ColumnKind as K;
+use App\Web\ColumnKind as K;
 use App\Web\Frame;
+use App\Web\Table;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\Tracking;

@@ -8,11 +8,11 @@ use App\Stores\Places;
 use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
+use App\Web\TableFile;
 use Lottel\Core\Furniture\Address;
 use Lottel\Core\Log\Reason;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Routing\Attribute\Route;
 
 final class LogController extends Page
@@ -29,20 +29,12 @@ final class LogController extends Page
         return $this->show($request, $problem);
     }
 
-    #[Route('/log.csv', name: 'log_csv', methods: ['GET'])]
-    public function csv(Request $request, LogCsv $csv): Response
+    #[Route('/log.{type<csv|xlsx>}', name: 'log_file', methods: ['GET'])]
+    public function take(Request $request, string $type, LogTable $table, TableFile $file): Response
     {
         $problems = [];
-        $filter = $this->filter($request, $problems);
-        $response = new StreamedResponse(function () use ($csv, $filter): void {
-            foreach ($csv->chunks($this->log->all($filter)) as $chunk) {
-                echo $chunk;
-            }
-        });
-        $response->headers->set('Content-Type', 'text/csv; charset=utf-8');
-        $response->headers->set('Content-Disposition', 'attachment; filename="log.csv"');
 
-        return $response;
+        return $file->answer($table->table($this->log->all($this->filter($request, $problems))), $type);
     }
 
     private function show(Request $request, ?Problem $problem): Response

@@ -12,10 +12,10 @@ use App\Catalogue\TakeIn;
 use App\Steps\Outcome;
 use App\Steps\Step;
 use App\Steps\StepRefused;
-use App\Web\Csv;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use App\Web\TableFile;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Log\Outside;
 use Symfony\Component\HttpFoundation\Request;
@@ -87,8 +87,8 @@ final class RestockController extends Page
         ]);
     }
 
-    #[Route('/upkeep/shopping.csv', name: 'shopping_csv', methods: ['GET'])]
-    public function csv(): Response
+    #[Route('/upkeep/shopping.{type<csv|xlsx>}', name: 'shopping_file', methods: ['GET'])]
+    public function csv(string $type, TableFile $file): Response
     {
         $rows = [];
         foreach ($this->list->shops() as $shop) {
@@ -105,7 +105,7 @@ final class RestockController extends Page
             }
         }
 
-        return $this->download(Csv::file([self::COLUMNS, ...$rows]), 'text/csv; charset=utf-8', 'shopping.csv');
+        return $file->plain('shopping', self::COLUMNS, $rows, $type);
     }
 
     /** It was bought: it goes to its home, and the price is kept. */

@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Lists;
-
-use App\Web\Csv;
+namespace App\Web;
 
 /** A list as CSV, row by row. */
 final class TableCsv

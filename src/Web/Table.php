@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Lists;
+namespace App\Web;
 
 use Symfony\Component\DependencyInjection\Attribute\Exclude;
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Lists;
+namespace App\Web;
 
 /**
  * A list as a spreadsheet: one sheet of Office Open XML (ECMA-376, part 1, SpreadsheetML), written row by row so that its length is no matter.
@@ -85,7 +85,7 @@ final class TableXlsx
     {
         $number = match (true) {
             ColumnKind::Day === $kind, ColumnKind::Moment === $kind => self::serial((string) $value),
-            null === $kind, ColumnKind::Text === $kind => null,
+            null === $kind, ColumnKind::Text === $kind, ColumnKind::AsItIs === $kind && \is_string($value) => null,
             default => is_numeric($value) ? (string) $value : null,
         };
         $xml->startElement('c');

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Log;
 
-use App\Web\Csv;
+use App\Web\ColumnKind;
 use App\Web\Frame;
+use App\Web\Table;
 use Lottel\Core\Furniture\RetiredAddress;
 
-/** The log as a spreadsheet. Text that a spreadsheet would take for a formula is made harmless. */
-final readonly class LogCsv
+/** The log as a list to take along. */
+final readonly class LogTable
 {
     private const COLUMNS = ['line', 'when', 'who', 'why', 'item', 'quantity', 'from', 'to', 'kit', 'note', 'puts right line'];
 
@@ -17,24 +18,21 @@ final readonly class LogCsv
     {
     }
 
-    /**
-     * @param iterable<LogRow> $lines
-     *
-     * @return iterable<string>
-     */
-    public function chunks(iterable $lines): iterable
+    /** @param iterable<LogRow> $lines */
+    public function table(iterable $lines): Table
     {
-        yield Csv::file([self::COLUMNS]);
-        foreach ($lines as $line) {
-            yield Csv::rows([$this->cells($line)]);
-        }
+        return new Table('log', array_fill_keys(self::COLUMNS, ColumnKind::AsItIs), (function () use ($lines): iterable {
+            foreach ($lines as $line) {
+                yield $this->cells($line);
+            }
+        })());
     }
 
-    /** @return list<string> */
+    /** @return list<int|string> */
     private function cells(LogRow $line): array
     {
         return [
-            (string) $line->id,
+            $line->id,
             $line->at->setTimezone($this->frame->timeZone())->format('Y-m-d H:i:s'),
             $line->person,
             $line->reason->value,
@@ -44,7 +42,7 @@ final readonly class LogCsv
             RetiredAddress::onLabel($line->to->address),
             $line->kit,
             $line->note,
-            (string) $line->reversesId,
+            $line->reversesId ?? '',
         ];
     }
 }

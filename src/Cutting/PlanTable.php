@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace App\Cutting;
 
-use App\Web\Csv;
+use App\Web\ColumnKind;
+use App\Web\Table;
 use Lottel\Core\Cutting\Crease;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthFormat;
 
-/** The pieces of a plan, or its cuts in their order, as a spreadsheet. */
-final readonly class PlanCsv
+/** The pieces of a plan, or its cuts in their order, as lists to take along. */
+final readonly class PlanTable
 {
-    public function cuts(CuttingTable $table, LengthFormat $lengths): string
+    public function cuts(CuttingTable $table, LengthFormat $lengths): Table
     {
-        $rows = [['sheet', 'paper', 'step', 'part', 'axis', 'at', 'makes', 'made']];
+        $rows = [];
         $number = 0;
         foreach ($table->sheets as $row) {
             ++$number;
@@ -26,12 +27,12 @@ final readonly class PlanCsv
             }
         }
 
-        return Csv::file($rows);
+        return new Table('cuts', array_fill_keys(['sheet', 'paper', 'step', 'part', 'axis', 'at', 'makes', 'made'], ColumnKind::AsItIs), $rows);
     }
 
-    public function pieces(CuttingTable $table, LengthFormat $lengths): string
+    public function pieces(CuttingTable $table, LengthFormat $lengths): Table
     {
-        $rows = [['piece', 'width', 'height', 'quantity', 'cut', 'paper', 'may turn', 'scored at']];
+        $rows = [];
         foreach ($table->pieces as $piece) {
             $size = $piece->size();
             $creases = array_map(
@@ -51,6 +52,8 @@ final readonly class PlanCsv
             ];
         }
 
-        return Csv::file($rows);
+        $columns = ['piece', 'width', 'height', 'quantity', 'cut', 'paper', 'may turn', 'scored at'];
+
+        return new Table('pieces', array_fill_keys($columns, ColumnKind::AsItIs), $rows);
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Lists;
+namespace App\Web;
 
 /** What a column of a list holds. */
 enum ColumnKind
@@ -13,4 +13,7 @@ enum ColumnKind
     case Money;
     case Day;
     case Moment;
+
+    /** A number is a number, a text a text. */
+    case AsItIs;
 }
