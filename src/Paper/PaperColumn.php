@@ -14,7 +14,9 @@ final readonly class PaperColumn
 {
     private const PATTERNED = 'patterned';
 
-    /** @param list<Size> $scrapSizes of the scraps that are there, as far as they are known */
+    private const MOST_SCRAPS = 6;
+
+    /** @param list<Size> $scrapSizes of the longest scraps that are there, as far as they are known */
     private function __construct(
         public int $id,
         public string $label,
@@ -37,8 +39,20 @@ final readonly class PaperColumn
             PaperOrder::Colour === $order ? (null === $colour ? self::PATTERNED : Family::of(Srgb::ofHex($colour))->value) : $row->text('in_group'),
             $row->int('sheets'),
             $row->int('scraps'),
-            array_map(static fn (array $sides): Size => Size::ofTicks(...$sides), $row->pairs('scrap_sizes')),
+            self::longest($row->pairs('scrap_sizes')),
         );
+    }
+
+    /**
+     * @param list<array{int, int}> $sides
+     *
+     * @return list<Size>
+     */
+    private static function longest(array $sides): array
+    {
+        usort($sides, static fn (array $a, array $b): int => max($b) <=> max($a));
+
+        return array_map(static fn (array $one): Size => Size::ofTicks(...$one), \array_slice($sides, 0, self::MOST_SCRAPS));
     }
 
     /** What is asked for where it is touched; nothing for what has no colour. */

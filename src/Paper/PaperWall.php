@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use App\Database\KeptUntilChanged;
 use App\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Family;
@@ -16,11 +17,16 @@ final readonly class PaperWall
     /** What a shelf shows at the most: where a room has more colours, those of which it has most. */
     private const MOST = 150;
 
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private KeptUntilChanged $kept)
     {
     }
 
     public function laidOut(PaperOrder $order): LaidOutPaper
+    {
+        return $this->kept->get(LaidOutPaper::class, $order->value, fn (): LaidOutPaper => $this->found($order));
+    }
+
+    private function found(PaperOrder $order): LaidOutPaper
     {
         $rows = $this->rows($order);
         $groups = [];

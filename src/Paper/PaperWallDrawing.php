@@ -22,7 +22,6 @@ final readonly class PaperWallDrawing
     private const SHELF = 24.0;
     private const PER_SHEET = 1.0;
     private const PIXELS_TO_AN_INCH = 5.0;
-    private const MOST_SCRAPS = 6;
     private const PLAIN = '#fffdf6';
     private const GROUP_NAME = 14.5;
 
@@ -136,7 +135,7 @@ final readonly class PaperWallDrawing
         }
         usort($sizes, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
         $svg = '';
-        foreach (\array_slice($sizes, 0, self::MOST_SCRAPS) as $nth => [$width, $height]) {
+        foreach ($sizes as $nth => [$width, $height]) {
             $left = $x + 1 + ($nth * 4) % max(1, (int) (self::COLUMN - 1 - $width));
             $svg .= self::leaf('scrap', $column, $left, $floor - $height, $width, $height);
         }
