@@ -266,7 +266,8 @@ final class BackupTest extends OwnFileTestCase
         $this->console('doctrine:migrations:migrate');
         self::assertSame('', trim($this->console('lottel:backup', '--before-migration')), 'nothing is to be made newer');
         $this->console('lottel:restore', $file);
-        self::assertSame('13', $this->ask('SELECT count(*) FROM doctrine_migration_versions'), 'it is made newer as it is brought back');
+        $newest = (string) \count(glob(\dirname(__DIR__).'/migrations/*.php') ?: []);
+        self::assertSame($newest, $this->ask('SELECT count(*) FROM doctrine_migration_versions'), 'it is made newer as it is brought back');
         self::assertSame([], In::of(json_decode($this->console('lottel:audit'), true), 'differences'));
     }
 

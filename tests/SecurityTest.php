@@ -56,7 +56,7 @@ final class SecurityTest extends RoomTestCase
                 '{address}' => 'C1',
                 '{letters}' => 'C',
                 '{subject}' => 'place',
-                '{type}' => 1 === preg_match('~supplies|lists~', $route->getPath()) ? 'csv' : 'pdf',
+                '{type}' => explode('|', $route->getRequirement('type') ?? '')[0],
             ];
             $path = strtr($route->getPath(), $named);
             $this->browser->request($route->getMethods()[0], $path);
