@@ -100,7 +100,8 @@ for ($i = 0; $i < $requests; ++$i) {
     $machine[] = $arithmetic();
     $plan = 1.0;
     foreach ($pages as $name => $paths) {
-        [$status, $milliseconds, $body] = $ask($paths[$i % count($paths)], null, in_array($name, $fragments, true) ? ['HX-Request: true', 'HX-Target: results'] : []);
+        $headers = in_array($name, $fragments, true) ? ['HX-Request: true', 'HX-Target: results'] : [];
+        [$status, $milliseconds, $body] = $ask($paths[$i % count($paths)], null, $headers);
         if (200 !== $status) {
             fwrite(STDERR, "{$name}: answered {$status}\n");
             exit(1);

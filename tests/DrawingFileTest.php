@@ -53,6 +53,16 @@ final class DrawingFileTest extends RoomTestCase
         self::assertSame(1, substr_count($pdf, '/Type /Page'."\n") + substr_count($pdf, '/Type /Page '), 'on one page');
     }
 
+    public function testNamesStayWholeWhateverTheyLookLike(): void
+    {
+        $this->database()->executeStatement("UPDATE unit SET name = 'my data-box=\"a\" <b> & c'");
+        $this->entities()->clear();
+        $root = simplexml_load_string($this->file('/stores/wall.svg', 'image/svg+xml'));
+        self::assertNotFalse($root);
+        $said = implode('', array_map(strval(...), $root->xpath('//*[local-name()="tspan"]') ?: []));
+        self::assertStringContainsString('data-box', $said);
+    }
+
     public function testWhatIsNotDrawnIsNotFound(): void
     {
         $planned = $this->planKit('Bare', []);

@@ -37,7 +37,7 @@ final readonly class PageDrawing
         }
 
         return \sprintf(
-            '<svg class="page-drawing" viewBox="%1$.0f %1$.0f %2$.0f %3$.0f" data-page data-grid="%4$d" data-scale="%5$.8F" aria-label="%6$s"'
+            '<svg class="page-drawing" viewBox="%1$.0f %1$.0f %2$.0f %3$.0f" data-page="" data-grid="%4$d" data-scale="%5$.8F" aria-label="%6$s"'
                 .' role="group">%7$s%8$s</svg>',
             -self::EDGE,
             $wide,

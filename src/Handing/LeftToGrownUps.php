@@ -25,10 +25,9 @@ final readonly class LeftToGrownUps
                 WHERE t.errand_id = ? AND t.state = 'open' ORDER BY i.name", [$errand?->id])
             : $this->database->fetchAllAssociative("SELECT DISTINCT i.name, i.hazards FROM need n JOIN item i ON i.id = n.item_id
                 WHERE n.kit_id = ? AND n.state = 'open' ORDER BY i.name", [$kit->id]);
-        $isForGrownUps = static fn (Hazard $hazard): bool => $hazard->isForGrownUps();
         $left = array_filter(
             Row::each($rows, static fn (Row $row): Row => $row),
-            static fn (Row $row): bool => [] !== array_filter($row->several('hazards', Hazard::class), $isForGrownUps),
+            static fn (Row $row): bool => Hazard::leavesToGrownUps($row->several('hazards', Hazard::class)),
         );
 
         return array_values(array_map(static fn (Row $row): string => $row->text('name'), $left));

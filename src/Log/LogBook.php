@@ -110,10 +110,8 @@ final readonly class LogBook
             return;
         }
         $item = new Row($this->database->fetchAssociative('SELECT name, hazards FROM item WHERE id = ?', [$movement->item]) ?: []);
-        foreach ($item->several('hazards', Hazard::class) as $hazard) {
-            if ($hazard->isForGrownUps()) {
-                throw StepRefused::isForGrownUps($item->text('name'));
-            }
+        if (Hazard::leavesToGrownUps($item->several('hazards', Hazard::class))) {
+            throw StepRefused::isForGrownUps($item->text('name'));
         }
     }
 

@@ -38,8 +38,7 @@ final readonly class PullRound
         foreach ($this->stops as $stop) {
             [$own, $others] = [[], []];
             foreach ($stop->things as $row) {
-                $isForGrownUps = [] !== array_filter($row->line->thing->hazards, static fn (Hazard $hazard): bool => $hazard->isForGrownUps());
-                $isForGrownUps ? $others[] = $row : $own[] = $row;
+                Hazard::leavesToGrownUps($row->line->thing->hazards) ? $others[] = $row : $own[] = $row;
             }
             $left = [...$left, ...array_map(static fn (TakeRow $row): GrownUpsThing => new GrownUpsThing($row->line->thing, $stop->address), $others)];
             if ([] !== $own) {

@@ -15,6 +15,11 @@ final readonly class PaletteFiles
     public const TYPES = ['gpl' => 'text/plain; charset=utf-8', 'css' => 'text/css; charset=utf-8', 'csv' => 'text/csv; charset=utf-8',
         'svg' => 'image/svg+xml', 'pdf' => 'application/pdf'];
 
+    /** What each is called, the one that most want first. */
+    public const WORDS = [
+        'pdf' => 'Swatches to print', 'svg' => 'Drawing (SVG)', 'gpl' => 'Palette (.gpl)', 'css' => 'Custom properties (CSS)', 'csv' => 'List (CSV)',
+    ];
+
     public function __construct(private Frame $frame)
     {
     }

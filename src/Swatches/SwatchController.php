@@ -40,6 +40,7 @@ final class SwatchController extends Page
         [$swatches, $many] = $this->book->swatches($kind);
 
         return $this->render('swatches/index.html.twig', [
+            'types' => PaletteFiles::WORDS,
             'kind' => $kind,
             'kinds' => $this->book->kinds(),
             'families' => SwatchBook::byFamily($swatches),
@@ -130,6 +131,7 @@ final class SwatchController extends Page
         $matched = ($this->match)($palette->colours);
 
         return $this->render('swatches/palette.html.twig', [
+            'types' => PaletteFiles::WORDS,
             'palette' => $palette,
             'matched' => $matched,
             'near' => \count(array_filter($matched, static fn (MatchedColour $one): bool => null !== $one->nearest)),

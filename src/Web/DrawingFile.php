@@ -36,8 +36,7 @@ final readonly class DrawingFile
     private function standalone(string $drawing, string $title): string
     {
         $document = new \DOMDocument();
-        $bare = (string) preg_replace('/\sdata-[\w-]+(="[^"]*")?/', '', $drawing);
-        $document->loadXML(str_replace('<svg ', '<svg xmlns="http://www.w3.org/2000/svg" ', $bare));
+        $document->loadXML(str_replace('<svg ', '<svg xmlns="http://www.w3.org/2000/svg" ', $drawing));
         $root = $document->documentElement ?? throw new \LogicException('A drawing is SVG.');
         $box = explode(' ', $root->getAttribute('viewBox'));
         $this->dress($root, $this->looks(), []);

@@ -14,9 +14,6 @@ final readonly class AddressBook
 {
     private const PRODUCT = '-//Lottel//Lottel//EN';
 
-    /** A leap year that readers take for none. */
-    private const NO_YEAR = 1604;
-
     public function __construct(private Contacts $contacts, private Occasions $occasions)
     {
     }
@@ -68,6 +65,6 @@ final readonly class AddressBook
 
     private static function date(Recurrence $on): string
     {
-        return \sprintf('%04d%02d%02d', $on->year ?? self::NO_YEAR, $on->month, $on->day);
+        return \sprintf('%04d%02d%02d', $on->year ?? DatesInFile::NO_YEAR, $on->month, $on->day);
     }
 }

@@ -17,6 +17,9 @@ final class DatesInFile
     public const MOST_BYTES = 4_000_000;
     public const MOST_ENTRIES = 5_000;
 
+    /** A leap year by which some programs say that they know none. */
+    public const NO_YEAR = 1604;
+
     /**
      * @return array{list<FoundDate>, int} the dates, each person once, and how many entries have none
      *
@@ -106,7 +109,7 @@ final class DatesInFile
         if (1 !== preg_match('/^(\d{4}|--)-?(\d\d)-?(\d\d)(?:T.*)?$/D', $text, $m)) {
             return null;
         }
-        $year = \in_array($m[1], ['--', '1604', '0000'], true) ? null : (int) $m[1];
+        $year = \in_array($m[1], ['--', (string) self::NO_YEAR, '0000'], true) ? null : (int) $m[1];
 
         return Recurrence::yearly((int) $m[2], (int) $m[3], $year);
     }

@@ -40,6 +40,16 @@ enum Hazard: string
         };
     }
 
+    /**
+     * Whether a child leaves a thing with these hazards to a grown-up.
+     *
+     * @param list<self> $hazards
+     */
+    public static function leavesToGrownUps(array $hazards): bool
+    {
+        return [] !== array_filter($hazards, static fn (self $hazard): bool => $hazard->isForGrownUps());
+    }
+
     /** Whether it is carried as short a way as can be: pulled last, brought home first. */
     public function isCarriedShort(): bool
     {
