@@ -169,6 +169,12 @@ final class WorkshopTest extends RoomTestCase
         self::assertStringContainsString("Please bring:\n  [ ] scissors\n  [ ] glue", $brought);
         self::assertStringContainsString('- 5 × Gull gems', $brought);
         self::assertStringStartsWith('%PDF', $this->list('pack-out.pdf'));
+        $table = $this->list('pack-out.csv');
+        self::assertStringContainsString("in,what,\"each bag\",together\n", $table);
+        self::assertMatchesRegularExpression('/^bag,"Gull gems",5,\d+$/m', $table);
+        self::assertMatchesRegularExpression('/^box,"Corner punch",,3$/m', $table);
+        self::assertStringContainsString('also,Samples,,', $table);
+        self::assertStringStartsWith('PK', $this->list('pack-out.xlsx'));
         self::assertStringStartsWith('%PDF', $this->list('participants.pdf'));
     }
 

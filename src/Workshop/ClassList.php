@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Web\ColumnKind;
 use App\Web\Frame;
 use App\Web\Pdf;
+use App\Web\Table;
 use Lottel\Core\Words\Counted;
 use Lottel\Core\Workshop\Load;
 
@@ -43,6 +45,21 @@ final readonly class ClassList
         }
 
         return implode("\n", [...$lines, '', \sprintf('All bags and the box: %s.', $this->weight($page->grams()))])."\n";
+    }
+
+    /** The same as a table, in the words of the room. */
+    public function packOutTable(WorkshopPage $page): Table
+    {
+        $words = fn (WorkshopRow $row, int $quantity): string => $this->frame->quantities()->print($quantity, $row->tracking);
+        $rows = [
+            ...array_map(static fn (WorkshopRow $row): array => [
+                'bag', $row->name, $words($row, $row->thing->share->each ?? 0), $words($row, $page->wanted($row)),
+            ], $page->bagged()),
+            ...array_map(static fn (WorkshopRow $row): array => ['box', $row->name, '', $words($row, $page->wanted($row))], $page->shared()),
+            ...array_map(static fn (string $line): array => ['also', $line, '', ''], Workshop::lines($page->workshop->also)),
+        ];
+
+        return new Table('pack-out', array_fill_keys(['in', 'what', 'each bag', 'together'], ColumnKind::AsItIs), $rows);
     }
 
     /** What those who come should know. */

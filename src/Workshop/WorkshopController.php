@@ -17,6 +17,7 @@ use App\Web\Input;
 use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
+use App\Web\TableFile;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Words\Counted;
 use Lottel\Core\Workshop\CameBack;
@@ -137,6 +138,12 @@ final class WorkshopController extends Page
         return 'pdf' === $type
             ? $this->download($this->lists->pdf($text), 'application/pdf', $list.'.pdf')
             : $this->download($text, 'text/plain; charset=utf-8', $list.'.txt');
+    }
+
+    #[Route('/kits/{id<[0-9]{1,12}>}/class/pack-out.{type<csv|xlsx>}', name: 'class_file', methods: ['GET'])]
+    public function table(int $id, string $type, TableFile $file): Response
+    {
+        return $file->answer($this->lists->packOutTable($this->workshop->of($this->workshops->one($this->kits->one($id)))), $type);
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/class/back', name: 'class_back', methods: ['GET'])]
