@@ -86,7 +86,7 @@ final class AheadController extends Page
     {
         return $this->write($request, function (Input $input): Outcome {
             $longest = $input->length('longest_cut', self::MOST_MILLIMETRES);
-            $strip = $input->isEmpty('smallest_strip') ? null : $input->length('smallest_strip', self::MOST_MILLIMETRES);
+            $strip = $input->lengthFromZero('smallest_strip', self::MOST_MILLIMETRES);
             $together = $input->whole('sheets_together', 1, 500);
             [$short, $long] = [$input->length('keep_short', self::MOST_MILLIMETRES), $input->length('keep_long', self::MOST_MILLIMETRES)];
             $school = $input->choice('offcuts', OffcutSchool::class);

@@ -12,6 +12,7 @@ use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\CutStep;
 use Lottel\Core\Cutting\CutYield;
+use Lottel\Core\Cutting\MissingPaper;
 use Lottel\Core\Cutting\PartFate;
 use Lottel\Core\Cutting\WorkPart;
 use Lottel\Core\Cutting\YieldedPart;
@@ -26,6 +27,7 @@ final readonly class CuttingTable
      * @param array<int, SheetOnTable> $here those on the tray that are not logged
      * @param list<CutStep> $steps of what is on the tray; of a kit that is only planned, of all
      * @param \Closure(Item): ?Place $homeOf
+     * @param \Closure(PieceToCut): MissingPaper $why
      */
     public function __construct(
         public CutPlanOfKit $plan,
@@ -35,6 +37,7 @@ final readonly class CuttingTable
         public array $steps,
         public TrimmerColumns $trimmer,
         private \Closure $homeOf,
+        private \Closure $why,
     ) {
     }
 
@@ -76,6 +79,12 @@ final readonly class CuttingTable
         $planned = array_sum(array_map(static fn (SheetOnTable $row): int => $row->sheet()->root->pieces()[(int) $piece->id] ?? 0, $this->sheets));
 
         return max(0, $piece->quantity - $planned);
+    }
+
+    /** Why there is no paper for some of a piece. */
+    public function whyLacking(PieceToCut $piece): MissingPaper
+    {
+        return ($this->why)($piece);
     }
 
     public function isShort(): bool

@@ -15,6 +15,8 @@ use App\Stores\TrimmerColumns;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Cutting\CutSequence;
 use Lottel\Core\Cutting\CutStep;
+use Lottel\Core\Cutting\MissingPaper;
+use Lottel\Core\Cutting\Stock;
 
 /** How a kit's cutting stands, and what is cut next. */
 final readonly class TableReading
@@ -24,6 +26,7 @@ final readonly class TableReading
         private LogBook $log,
         private Rooms $rooms,
         private OffcutHomes $homes,
+        private StockReading $stock,
         private Connection $database,
     ) {
     }
@@ -32,7 +35,7 @@ final readonly class TableReading
     {
         $pieces = $this->cutting->pieces($kit);
         if ([] === $pieces) {
-            return new CuttingTable(new CutPlanOfKit($kit), [], [], [], [], new TrimmerColumns(), $this->homesOnce());
+            return new CuttingTable(new CutPlanOfKit($kit), [], [], [], [], new TrimmerColumns(), $this->homesOnce(), $this->why($kit, new TrimmerColumns()));
         }
         $plan = $this->cutting->plan($kit);
         $sheets = $this->cutting->sheets($kit);
@@ -49,7 +52,25 @@ final readonly class TableReading
             $this->steps($toCut, $plan->setting, $trimmer->sheetsTogether),
             $trimmer,
             $this->homesOnce(),
+            $this->why($kit, $trimmer),
         );
+    }
+
+    /** @return \Closure(PieceToCut): MissingPaper */
+    private function why(Kit $kit, TrimmerColumns $trimmer): \Closure
+    {
+        return function (PieceToCut $piece) use ($kit, $trimmer): MissingPaper {
+            $sheets = array_filter(
+                $this->stock->of($kit, $piece->paper, 1, $piece->wish, $this->stock->colours()),
+                static fn (StockSheet $sheet): bool => $sheet->isCutFor($piece),
+            );
+
+            return MissingPaper::of(
+                $piece->planned(1, ''),
+                array_values(array_map(static fn (StockSheet $sheet): Stock => $sheet->planned(''), $sheets)),
+                $trimmer->trimmer(),
+            );
+        };
     }
 
     /** @return \Closure(Item): ?Place where what is left of a paper goes; looked up once for each */

@@ -137,7 +137,7 @@ final class DesignController extends Page
         $quantity = $input->whole('quantity', 1, Design::MOST);
         $named = $input->isEmpty('named') ? null : $input->choice('named', CardSize::class);
         $finished = match (true) {
-            $form->isListed() => CardSize::A2->sides(),
+            $form->isListed() => CardSize::usualIn($this->frame->measure())[0]->sides(),
             null !== $named && $input->isEmpty('size') => $input->isTicked('lying') ? $named->sides()->turned() : $named->sides(),
             default => $this->parts->sides($input, 'size'),
         };
@@ -166,8 +166,8 @@ final class DesignController extends Page
         $words = $input->text('words', 200);
         $read = DesignWords::read($words, $this->frame->measure());
         if (null === $read) {
-            $such = '“8 cards, A2, top fold, mat, panel” or “12 × 12 page, three 4 × 6 photos”';
-            $input->refuse('words', 'Say how many of what, and how large: '.$such.'.');
+            $such = [$this->frame->usual()->exampleOfCards(), $this->frame->usual()->exampleOfLayout()];
+            $input->refuse('words', \sprintf('Say how many of what, and how large: “%s” or “%s”.', ...$such));
             $input->check();
             throw new \LogicException('It was refused.');
         }

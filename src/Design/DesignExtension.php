@@ -39,7 +39,7 @@ final class DesignExtension extends AbstractExtension
             new TwigFunction('side_drawing', $this->side->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('side_times', $this->side->tooThick(...)),
             new TwigFunction('small_design', $this->small(...), ['is_safe' => ['html']]),
-            new TwigFunction('card_sizes', self::sizes(...)),
+            new TwigFunction('card_sizes', $this->sizes(...)),
             new TwigFunction('folds', self::folds(...)),
             new TwigFunction('sketch_of', fn (int $kit): ?string => $this->kits->one($kit)->sketch),
             new TwigFunction('starting_layouts', self::layouts(...)),
@@ -71,10 +71,10 @@ final class DesignExtension extends AbstractExtension
             : PageDrawing::shapes($design->blocks, $design->ground(), $design->form->pages(), $high);
     }
 
-    /** @return array<string, string> */
-    private static function sizes(): array
+    /** @return array<string, string> the usual ones of the room, the most usual first */
+    private function sizes(): array
     {
-        $names = array_map(static fn (CardSize $size): string => $size->value, CardSize::cases());
+        $names = array_map(static fn (CardSize $size): string => $size->value, CardSize::usualIn($this->frame->measure()));
 
         return array_combine($names, $names);
     }

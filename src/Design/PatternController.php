@@ -38,7 +38,7 @@ final class PatternController extends Page
         return $this->render('design/patterns.html.twig', [
             'patterns' => $patterns,
             'papers' => $this->board->papers(array_values(array_unique($papers))),
-            'sizes' => CardSize::cases(),
+            'sizes' => CardSize::usualIn($this->frame->measure()),
             'problem' => $problem,
         ]);
     }

@@ -7,6 +7,7 @@ namespace App\Design;
 use App\Catalogue\Item;
 use App\Catalogue\SheetColumns;
 use App\Database\Row;
+use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Cutting\ReadyCut;
 use Lottel\Core\Design\CardSize;
@@ -28,7 +29,7 @@ final readonly class StartingPoints
                 - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
                    WHERE n.item_id = i.id AND n.state = 'open' AND k.stage <> 'closed')";
 
-    public function __construct(private Connection $database, private Designs $designs)
+    public function __construct(private Connection $database, private Designs $designs, private Frame $frame)
     {
     }
 
@@ -40,13 +41,15 @@ final readonly class StartingPoints
     public function owned(int $wanted): array
     {
         $points = [];
+        $own = CardSize::usualIn($this->frame->measure());
+        $cards = array_unique([...$own, ...CardSize::cases()], \SORT_REGULAR);
         foreach ($this->rows() as $row) {
             $size = SheetColumns::read($row)->size;
             if (null === $size || $row->int('free') < $wanted) {
                 continue;
             }
             $sides = Sides::of($size);
-            foreach ([CardSize::A2, CardSize::A6, CardSize::Five, CardSize::Slimline] as $card) {
+            foreach ($cards as $card) {
                 $point = StartingPoint::from($row, $sides, $card);
                 if (null !== $point) {
                     $points[] = $point;
@@ -62,7 +65,8 @@ final readonly class StartingPoints
     public function enoughSheets(int $wanted): array
     {
         $enough = [];
-        $base = Fold::Top->flat(CardSize::A2->sides());
+        $card = CardSize::usualIn($this->frame->measure())[0];
+        $base = Fold::Top->flat($card->sides());
         foreach ($this->papers() as $row) {
             $size = SheetColumns::read($row)->size;
             $sheets = null === $size ? null : OnSheet::sheets(Sides::of($size), $base, $wanted);
@@ -72,7 +76,7 @@ final readonly class StartingPoints
                     $row->text('name'),
                     $row->textOrNull('colour'),
                     $row->textOrNull('address'),
-                    CardSize::A2,
+                    $card,
                     $sheets,
                     $row->int('free'),
                 );

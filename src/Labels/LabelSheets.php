@@ -6,18 +6,20 @@ namespace App\Labels;
 
 use App\Database\Row;
 use App\Steps\StepRefused;
+use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\LabelPacking;
 use Lottel\Core\Label\LabelSheet;
 use Lottel\Core\Label\LabelSize;
+use Lottel\Core\Measure\Length;
 
 /** The sheets that labels can be printed on: plain paper, the usual ones, one's own. */
 final readonly class LabelSheets
 {
     private const PLAIN = ['plain-a4' => ['Plain A4, to cut up', 2100, 2970], 'plain-letter' => ['Plain letter, to cut up', 2159, 2794]];
 
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private Frame $frame)
     {
     }
 
@@ -26,7 +28,8 @@ final readonly class LabelSheets
     {
         $names = array_map(static fn (array $plain): string => $plain[0], self::PLAIN);
         foreach (LabelSheet::usual() as $key => $sheet) {
-            $names[$key] = $sheet->name;
+            [$width, $height] = [Length::ofTenthMillimetres($sheet->label->width), Length::ofTenthMillimetres($sheet->label->height)];
+            $names[$key] = $sheet->name.' of '.$this->frame->lengths()->sides($width, $height);
         }
         foreach ($this->database->fetchAllAssociative("SELECT 'own-' || id AS key, name FROM label_sheet ORDER BY name") as $columns) {
             $row = new Row($columns);

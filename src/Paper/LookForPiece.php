@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Paper;
 
+use App\Stores\Rooms;
 use Lottel\Core\Cutting\Keep;
 use Lottel\Core\Cutting\NearMiss;
 use Lottel\Core\Cutting\PieceInScrap;
@@ -21,7 +22,7 @@ final readonly class LookForPiece
     private const MOST_ANSWERS = 4;
     private const MOST_NEAR = 6;
 
-    public function __construct(private PaperReading $papers)
+    public function __construct(private PaperReading $papers, private Rooms $rooms)
     {
     }
 
@@ -48,7 +49,7 @@ final readonly class LookForPiece
         );
 
         return new PieceAnswers(
-            self::answers($scraps, $sheets, $rows, $wanted),
+            self::answers($scraps, $sheets, $rows, $wanted, $this->rooms->all()[0]->trimmer->keep()),
             array_map(static fn (NearMiss $miss): PieceMiss => new PieceMiss($rows[(int) $miss->scrap->id], $miss), \array_slice($near, 0, self::MOST_NEAR)),
             $this->papers->unmeasured($question->colour),
             \count($scraps),
@@ -88,7 +89,7 @@ final readonly class LookForPiece
      *
      * @return list<PieceAnswer>
      */
-    private static function answers(array $scraps, array $sheets, array $rows, WantedPiece $wanted): array
+    private static function answers(array $scraps, array $sheets, array $rows, WantedPiece $wanted, Keep $keep): array
     {
         $shown = \array_slice($scraps, 0, self::MOST_ANSWERS - ([] === $sheets ? 0 : 1));
         $chosen = [...$shown, ...\array_slice($sheets, 0, self::MOST_ANSWERS - \count($shown))];
@@ -98,7 +99,7 @@ final readonly class LookForPiece
                 $nth + 1,
                 $rows[(int) $match->scrap->id],
                 $match,
-                PieceInScrap::of($match->scrap, $wanted, $match->isTurned, Keep::usual()),
+                PieceInScrap::of($match->scrap, $wanted, $match->isTurned, $keep),
             ),
             array_keys($chosen),
             $chosen,

@@ -66,8 +66,8 @@ final class ScrapPhotoController extends Page
             'found' => $found,
             'size' => $found?->rounded($this->frame->measure()),
             'off' => $found?->mayBeOff($this->frame->measure()),
-            'sheets' => PaperSize::cases(),
-            'usual' => ($this->frame->isMetric() ? PaperSize::A4 : PaperSize::Letter)->value,
+            'sheets' => $sheets = PaperSize::usualIn($this->frame->measure()),
+            'usual' => $sheets[0]->value,
             'papers' => null === $found ? [] : $this->scraps->papersNear($found->colour),
             'problem' => $problem,
         ]);

@@ -11,6 +11,7 @@ use App\Kits\KitDescription;
 use App\Kits\KitList;
 use App\Kits\PlanKit;
 use App\Steps\Step;
+use App\Web\Frame;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\Design;
@@ -19,13 +20,14 @@ use Lottel\Core\Design\Form;
 use Lottel\Core\Design\Layer;
 use Lottel\Core\Design\LayerKind;
 use Lottel\Core\Design\PaperChoice;
-use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Usual;
 use Lottel\Core\Words\Counted;
 
 /** A kit of a proposal: its list, and the design of a card with a mat and a panel; of which paper the base is, is asked on the board. */
 final readonly class TakeProposal
 {
-    public function __construct(private PlanKit $plan, private KitList $list, private BeginDesign $begin)
+    public function __construct(private PlanKit $plan, private KitList $list, private BeginDesign $begin, private Frame $frame)
     {
     }
 
@@ -39,23 +41,23 @@ final readonly class TakeProposal
         $stamps = array_values(array_filter($things, static fn (Item $thing): bool => Kind::StampSet === $thing->kind))[0] ?? null;
         $kit = ($this->plan)($step, new KitDescription(
             mb_substr(trim(ucfirst($wants).' cards'.(null === $stamps ? '' : ', '.$stamps->name)), 0, 120),
-            Counted::of($pieces, 'card').', A2, top fold',
+            \sprintf('%s, %s, top fold', Counted::of($pieces, 'card'), CardSize::usualIn($this->frame->measure())[0]->value),
             occasion: $wants,
         ));
         foreach ($things as $thing) {
             $this->list->add($kit, $thing, $thing->tracking->movesWhole() || Kind::Ink === $thing->kind ? 1 : $pieces);
         }
-        ($this->begin)($kit, self::design($pieces, $panel, $mat));
+        ($this->begin)($kit, self::design($pieces, $this->frame->measure(), $panel, $mat));
 
         return $kit;
     }
 
-    public static function design(int $pieces, ?Item $panel = null, ?Item $mat = null): Design
+    public static function design(int $pieces, LengthUnit $unit, ?Item $panel = null, ?Item $mat = null): Design
     {
-        $reveal = intdiv(Length::TICKS_PER_INCH, 16);
+        $reveal = Usual::in($unit)->reveal()->ticks;
         $paper = static fn (?Item $item): ?PaperChoice => null === $item ? null : new PaperChoice((int) $item->id);
 
-        return (new Design(Form::Card, $pieces, CardSize::A2->sides(), Fold::Top))->with([
+        return (new Design(Form::Card, $pieces, CardSize::usualIn($unit)[0]->sides(), Fold::Top))->with([
             'layers' => [
                 new Layer(1, 'mat', LayerKind::Mat, reveal: $reveal, paper: $paper($mat)),
                 new Layer(2, 'panel', LayerKind::Mat, reveal: $reveal, paper: $paper($panel)),

@@ -7,7 +7,9 @@ namespace App\Stores;
 use App\Web\Input;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Usual;
 use Lottel\Core\Room\RoomLayout;
 
 /** Reads a floor plan: walls, door, what stands in the way, and where the units are. */
@@ -24,8 +26,8 @@ final readonly class FloorPlanForm
     {
         $width = $this->side('room_width');
         $depth = $this->side('room_depth');
-        $doorAt = $this->input->length('door_at')?->wholeMillimetres() ?? 0;
-        $doorWidth = $this->input->length('door_width')?->wholeMillimetres() ?? 0;
+        $doorAt = $this->input->length('door_at')?->nearestMillimetres() ?? 0;
+        $doorWidth = $this->input->length('door_width')?->nearestMillimetres() ?? 0;
         if ($doorAt + $doorWidth > $width) {
             $this->input->refuse('door_at', 'The door would be outside the wall.');
         }
@@ -59,7 +61,7 @@ final readonly class FloorPlanForm
                 continue;
             }
             if (min($x, $y) < 0 || min($width, $depth) < 1) {
-                $this->input->refuse('fixtures', \sprintf('Say of %s where it stands, and how wide and deep it is, such as 600 mm or 24 in.', $name));
+                $this->input->refuse('fixtures', \sprintf('Say of %s where it stands, and how wide and deep it is, such as %s.', $name, Usual::in($this->measure)->exampleOfFurniture()));
             } else {
                 $fixtures[] = ['name' => $name, 'x' => $x, 'y' => $y, 'width' => $width, 'depth' => $depth];
             }
@@ -70,9 +72,10 @@ final readonly class FloorPlanForm
 
     private function side(string $field): int
     {
-        $millimetres = $this->input->length($field)?->wholeMillimetres() ?? 0;
+        $millimetres = $this->input->length($field)?->nearestMillimetres() ?? 0;
         if ($millimetres < RoomLayout::LEAST_MM || $millimetres > RoomLayout::MOST_MM) {
-            $this->input->refuse($field, \sprintf('From %s to %s m.', RoomLayout::LEAST_MM / 1000, RoomLayout::MOST_MM / 1000));
+            $say = fn (int $of): string => (new LengthFormat($this->measure))->rolled(Length::ofTenthMillimetres(10 * $of));
+            $this->input->refuse($field, \sprintf('From %s to %s.', $say(RoomLayout::LEAST_MM), $say(RoomLayout::MOST_MM)));
         }
 
         return max(RoomLayout::LEAST_MM, min(RoomLayout::MOST_MM, $millimetres));
@@ -94,8 +97,9 @@ final readonly class FloorPlanForm
         $distance = $this->millimetres($typed);
         if ($distance < 0) {
             $this->input->refuse('plan', \sprintf(
-                '“%s” is no place for a unit. Give how far it is from the left or from the upper wall, such as 1200 mm or 48 in.',
+                '“%s” is no place for a unit. Give how far it is from the left or from the upper wall, such as %s.',
                 mb_substr(trim(mb_scrub($typed)), 0, 20),
+                Usual::in($this->measure)->exampleOfDistance(),
             ));
         }
 
@@ -106,9 +110,7 @@ final readonly class FloorPlanForm
     private function millimetres(string $typed): int
     {
         try {
-            $half = Length::ofTicks(intdiv(Length::TICKS_PER_MILLIMETRE, 2));
-
-            return 1 === preg_match('/[0-9]/', $typed) ? Length::parse(trim($typed), $this->measure)->plus($half)->wholeMillimetres() : -1;
+            return 1 === preg_match('/[0-9]/', $typed) ? Length::parse(trim($typed), $this->measure)->nearestMillimetres() : -1;
         } catch (InvalidLength) {
             return -1;
         }

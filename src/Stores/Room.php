@@ -33,11 +33,12 @@ class Room
         #[ORM\Column(length: 64)]
         public string $timeZone,
     ) {
-        $this->trimmer = new TrimmerColumns();
+        $this->trimmer = TrimmerColumns::usualIn($measure);
     }
 
     public function measureIn(LengthUnit $measure, string $timeZone): void
     {
+        $this->trimmer->measureIn($this->measure, $measure);
         [$this->measure, $this->timeZone] = [$measure, $timeZone];
     }
 

@@ -9,6 +9,8 @@ use Lottel\Core\Cutting\Keep;
 use Lottel\Core\Cutting\Trimmer;
 use Lottel\Core\Homes\OffcutSchool;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Usual;
 
 /** How the household cuts: its trimmer, which offcuts it keeps, and where they go. Lengths in ticks. */
 #[ORM\Embeddable]
@@ -37,6 +39,39 @@ final class TrimmerColumns
     /** What a copy shop takes for one cut of a whole stack; null where nobody has said. */
     #[ORM\Column(nullable: true)]
     public ?int $centsPerCut = null;
+
+    /** As is usual where a room measures so. */
+    public static function usualIn(LengthUnit $unit): self
+    {
+        $trimmer = new self();
+        foreach (self::usual($unit) as $column => $ticks) {
+            $trimmer->{$column} = $ticks;
+        }
+
+        return $trimmer;
+    }
+
+    /** What nobody has set otherwise is as usual where the room measures so from now on. */
+    public function measureIn(LengthUnit $before, LengthUnit $after): void
+    {
+        $usual = self::usual($after);
+        foreach (self::usual($before) as $column => $ticks) {
+            $this->{$column} = $this->{$column} === $ticks ? $usual[$column] : $this->{$column};
+        }
+    }
+
+    /** @return array{longestCut: int, smallestStrip: int, keepShort: int, keepLong: int} ticks */
+    private static function usual(LengthUnit $unit): array
+    {
+        $usual = Usual::in($unit);
+
+        return [
+            'longestCut' => $usual->longestCut()->ticks,
+            'smallestStrip' => $usual->narrowestStrip()->ticks,
+            'keepShort' => $usual->keptShort()->ticks,
+            'keepLong' => $usual->keptLong()->ticks,
+        ];
+    }
 
     public function trimmer(): Trimmer
     {

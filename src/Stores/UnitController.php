@@ -69,7 +69,7 @@ final class UnitController extends Page
             $name = $input->text('name', 120, true);
             $wall = $input->text('wall', 60, true);
             $caution = $input->text('caution', 300);
-            $aboveFloor = $input->length('above_floor', 4000);
+            $aboveFloor = $input->lengthFromZero('above_floor', 4000);
             $room = $this->rooms->chosen($input);
             $input->check();
             $describe($unit, $name, $wall, $caution, $aboveFloor, $room);

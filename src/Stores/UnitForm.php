@@ -45,7 +45,7 @@ final readonly class UnitForm
                 $input->length('width', 6000),
                 $input->length('height', 4000),
                 $input->length('depth', 2000),
-                $input->length('above_floor', 4000),
+                $input->lengthFromZero('above_floor', 4000),
                 $heights,
             ),
         );

@@ -13,6 +13,7 @@ use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Usual;
 use Lottel\Core\Measure\WeightFormat;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Clock\ClockInterface;
@@ -75,13 +76,19 @@ final class Frame implements ResetInterface
         return LengthUnit::Millimetre === $this->measure();
     }
 
+    /** What is usual as the room measures. */
+    public function usual(): Usual
+    {
+        return Usual::in($this->measure());
+    }
+
     /** An example of a quantity, as a person here may type it. */
     public function example(Tracking $tracking): string
     {
         return match ($tracking) {
             Tracking::One => '1',
             Tracking::Count => '12',
-            Tracking::Length => $this->isMetric() ? '5 m' : '10 yd',
+            Tracking::Length => $this->usual()->exampleOfRibbon(),
             Tracking::Level => 'half',
         };
     }

@@ -12,6 +12,7 @@ use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\InvalidWeight;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Measure\WeightFormat;
@@ -141,9 +142,9 @@ final class Input
     }
 
     /** Reads a length that may be nothing; null where nothing was typed. */
-    public function lengthFromZero(string $field): ?Length
+    public function lengthFromZero(string $field, ?int $mostMillimetres = null): ?Length
     {
-        return '0' === $this->clean($field) ? Length::ofTicks(0) : $this->length($field);
+        return 1 === preg_match('/^0+(?:[.,]0+)?\s*(?:mm|cm|m|in|")?$/iD', $this->clean($field)) ? Length::ofTicks(0) : $this->length($field, $mostMillimetres);
     }
 
     /**
@@ -175,7 +176,7 @@ final class Input
                 $field,
                 null === $mostMillimetres
                     ? 'More than nothing, please.'
-                    : \sprintf('More than nothing and no more than %s m, please.', $mostMillimetres / 1000),
+                    : \sprintf('More than nothing and no more than %s, please.', (new LengthFormat($this->measure))->rolled(Length::ofTenthMillimetres(10 * $mostMillimetres))),
             );
         }
 

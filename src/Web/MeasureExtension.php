@@ -44,7 +44,6 @@ final class MeasureExtension extends AbstractExtension
             new TwigFilter('weight', fn (int $grams): string => $this->frame->weights()->print($grams)),
             new TwigFilter('weight_field', fn (?int $grams): string => null === $grams ? '' : $this->frame->weights()->field($grams)),
             new TwigFilter('mm_field', $this->mmField(...)),
-            new TwigFilter('mm_exact', fn (int $millimetres): string => $this->lengthField(Length::ofTenthMillimetres(10 * $millimetres))),
             new TwigFilter('room_side', $this->roomSide(...)),
         ];
     }
@@ -69,7 +68,7 @@ final class MeasureExtension extends AbstractExtension
     private function mmField(?int $millimetres): string
     {
         if (null === $millimetres || $this->frame->isMetric()) {
-            return (string) $millimetres;
+            return null === $millimetres ? '' : $millimetres.' mm';
         }
 
         return rtrim(rtrim(\sprintf('%.2F', $millimetres / self::MM_PER_INCH), '0'), '.').' in';

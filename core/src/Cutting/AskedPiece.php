@@ -58,7 +58,7 @@ final readonly class AskedPiece
         [$rest, $mayTurn] = self::turning($line);
         [$quantity, $rest] = self::counted($rest, $line);
         try {
-            $sized = self::known($rest) ?? self::sized($rest, $unit);
+            $sized = self::known($rest, $unit) ?? self::sized($rest, $unit);
         } catch (InvalidLength) {
             throw InvalidPieces::sizeIsNone($line);
         }
@@ -102,20 +102,26 @@ final readonly class AskedPiece
      *
      * @return array{string, Size, list<Crease>, string}|null name, flat size, scores, what is said besides
      */
-    private static function known(string $text): ?array
+    private static function known(string $text, LengthUnit $unit): ?array
     {
         $quarter = static fn (int $quarters): int => $quarters * intdiv(Length::TICKS_PER_INCH, 4);
         $eighth = static fn (int $eighths): int => $eighths * intdiv(Length::TICKS_PER_INCH, 8);
         $mm = Length::TICKS_PER_MILLIMETRE;
+        [$inInches, $inMillimetres] = LengthUnit::Inch === $unit ? ['|top[- ]fold base', ''] : ['', '|top[- ]fold base'];
+        [$sideInInches, $sideInMillimetres] = LengthUnit::Inch === $unit ? ['|side[- ]fold base', ''] : ['', '|side[- ]fold base'];
         $forms = [
-            'A2 (?:top[- ]fold )?base|top[- ]fold (?:A2 )?base' => ['A2 top-fold base', $quarter(17), $quarter(44), [new Crease(false, $quarter(22))]],
-            '(?:A2 )?side[- ]fold (?:A2 )?base' => ['A2 side-fold base', $quarter(34), $quarter(22), [new Crease(true, $quarter(17))]],
+            'A6 top[- ]fold base|top[- ]fold A6 base'.$inMillimetres => ['A6 top-fold base', 105 * $mm, 296 * $mm, [new Crease(false, 148 * $mm)]],
+            'A6 (?:side[- ]fold )?base|side[- ]fold A6 base'.$sideInMillimetres => ['A6 base', 210 * $mm, 148 * $mm, [new Crease(true, 105 * $mm)]],
+            'A5 (?:side[- ]fold )?base|side[- ]fold A5 base' => ['A5 base', 296 * $mm, 210 * $mm, [new Crease(true, 148 * $mm)]],
+            'DL (?:side[- ]fold )?base' => ['DL base', 198 * $mm, 210 * $mm, [new Crease(true, 99 * $mm)]],
+            'A2 (?:top[- ]fold )?base|top[- ]fold A2 base'.$inInches => ['A2 top-fold base', $quarter(17), $quarter(44), [new Crease(false, $quarter(22))]],
+            'A2 side[- ]fold base|side[- ]fold A2 base'.$sideInInches => ['A2 side-fold base', $quarter(34), $quarter(22), [new Crease(true, $quarter(17))]],
             'slimline base' => ['slimline base', $quarter(28), $quarter(34), [new Crease(true, $quarter(14))]],
             '5 ?[×x] ?7 base' => ['5 × 7 base', $quarter(40), $quarter(28), [new Crease(true, $quarter(20))]],
-            'A6 base' => ['A6 base', 210 * $mm, 148 * $mm, [new Crease(true, 105 * $mm)]],
             'A2 panel' => ['A2 panel', $quarter(17), $quarter(22), []],
             'A2 mat' => ['A2 mat', $eighth(33), $eighth(43), []],
             'A6 panel' => ['A6 panel', 105 * $mm, 148 * $mm, []],
+            'A6 mat' => ['A6 mat', 101 * $mm, 144 * $mm, []],
         ];
         foreach ($forms as $pattern => [$name, $width, $height, $creases]) {
             if (1 === preg_match('/(?<![\p{L}\d])(?:'.$pattern.')s?(?![\p{L}\d])/iu', $text, $m, \PREG_OFFSET_CAPTURE)) {
@@ -140,7 +146,7 @@ final readonly class AskedPiece
     /** Returns the line that asks for so many of what was cut before: by its name in the trade, or by its size. */
     public static function lineFor(int $quantity, string $name, Size $size, LengthFormat $lengths, string $paper): string
     {
-        $known = self::known($name);
+        $known = self::known($name, $lengths->unit);
         $what = null !== $known && ($known[1]->equals($size) || $known[1]->turned()->equals($size))
             ? $known[0]
             : (1 === preg_match('/(?<!\p{L})('.self::NOUN.')(?!\p{L})/iu', $name, $m) ? self::one(mb_strtolower($m[1])) : 'piece')

@@ -23,10 +23,10 @@ final readonly class CutTable
     {
         $leaves = $this->leaves($lacking, $inWork);
         $all = [...array_column($leaves, 0), ...array_values($stocks)];
-        [$plan, $least] = $this->planner->plan(array_values($lacking), $all);
+        [$plan, $used, $least] = $this->planned(array_values($lacking), $all);
         [$pieces, $numbers] = [array_keys($lacking), array_keys($stocks)];
         $changed = $opened = [];
-        foreach ($plan->used as $cut) {
+        foreach ($used as $cut) {
             $part = WorkPart::planned($cut->root, $pieces);
             if (isset($leaves[$cut->stock])) {
                 [, $number, $name] = $leaves[$cut->stock];
@@ -41,6 +41,32 @@ final readonly class CutTable
         }
 
         return new PlannedCuts($changed, $opened, $left, $plan->score->sheets, $least, $plan->score);
+    }
+
+    /**
+     * Halves of ISO sheets count as the next size wherever a plan allows it.
+     *
+     * @param list<Piece> $pieces
+     * @param list<Stock> $stocks
+     *
+     * @return array{CutPlan, list<CutStock>, int} the plan, what it cuts on the true sheets, and its bound
+     */
+    private function planned(array $pieces, array $stocks): array
+    {
+        $halved = [] === $pieces ? $stocks : array_map(static fn (Stock $stock): Stock => Halving::planned($stock, $pieces), $stocks);
+        [$plan, $least] = $this->planner->plan($pieces, $halved);
+        $used = [];
+        foreach ($plan->used as $cut) {
+            $root = Halving::onTrueSheet($cut->root, $stocks[$cut->stock]);
+            if (null === $root) {
+                [$plan, $least] = $this->planner->plan($pieces, $stocks);
+
+                return [$plan, $plan->used, $least];
+            }
+            $used[] = new CutStock($cut->stock, $root);
+        }
+
+        return [$plan, $used, $least];
     }
 
     /**

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Cutting;
 
-use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Usual;
 
 /** From which sides on an offcut is worth keeping. Lengths as in Piece. */
 final readonly class Keep
@@ -13,10 +14,12 @@ final readonly class Keep
     {
     }
 
-    /** One inch by two, in ticks (common practice, no source). */
-    public static function usual(): self
+    /** As is usual where a room measures so, in ticks. */
+    public static function usualIn(LengthUnit $unit): self
     {
-        return new self(Length::TICKS_PER_INCH, 2 * Length::TICKS_PER_INCH);
+        $usual = Usual::in($unit);
+
+        return new self($usual->keptShort()->ticks, $usual->keptLong()->ticks);
     }
 
     public function isWorth(int $width, int $height): bool

@@ -7,7 +7,9 @@ namespace Lottel\Core\Design;
 use Lottel\Core\Kit\Makes;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Usual;
 use Lottel\Core\Paper\SheetSize;
 use Lottel\Core\Words\Counted;
 
@@ -36,19 +38,18 @@ final class DesignWords
     ];
     private const NUMBERS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10];
     private const DIGITS = '[\d\/.½¼¾⅛⅜⅝⅞ ]+';
-    private const SIZE_ALONE = '/^\s*(?:A\d|slimline|[\d½¼¾⅛⅜⅝⅞ ]+(?:in )?square|'.self::DIGITS.'[×x*]'.self::DIGITS.'(?:in|mm|cm)?)\s*$/iu';
-    private const SIXTEENTH = Length::TICKS_PER_INCH / 16;
-    private const REVEAL = self::SIXTEENTH;
-    private const PHOTO_REVEAL = 2 * self::SIXTEENTH;
-    private const GUTTER = 4 * self::SIXTEENTH;
-    private const MARGIN = 8 * self::SIXTEENTH;
+    private const SIZE_ALONE = '/^\s*(?:A\d|C[5-7]|DL|slimline|[\d.½¼¾⅛⅜⅝⅞ ]+(?:(?:in|mm|cm) )?square|'.self::DIGITS.'[×x*]'.self::DIGITS.'(?:in|mm|cm)?)\s*$/iu';
     private const MOST_PHOTOS = 24;
 
     /** @var list<string> */
     private array $assumed = [];
 
+    private readonly Usual $usual;
+    private readonly LengthFormat $lengths;
+
     private function __construct(private readonly LengthUnit $unit)
     {
+        [$this->usual, $this->lengths] = [Usual::in($unit), new LengthFormat($unit)];
     }
 
     /** Returns the design that the words speak of, and what was taken as it usually is; null where they say no form, or no size. */
@@ -72,8 +73,8 @@ final class DesignWords
             array_push($photos, ...($form->hasBlocks() ? $this->photos($part) : []));
         }
         if ([] !== $photos) {
-            [$design, $left] = (new PhotoRows(self::GUTTER, self::MARGIN))->on($design, $photos);
-            $this->assumed[] = 'a mat that shows ⅛ in around each photo';
+            [$design, $left] = (new PhotoRows($this->usual->gutter()->ticks, $this->usual->margin()->ticks))->on($design, $photos);
+            $this->assumed[] = \sprintf('a mat that shows %s around each photo', $this->lengths->full($this->usual->photoReveal()));
             if ([] !== $left) {
                 $this->assumed[] = Counted::of(\count($left), 'photo').' left out, since no more fit on the page';
             }
@@ -112,9 +113,10 @@ final class DesignWords
             }
         }
         if (Form::Page === $form || Form::Spread === $form) {
-            $this->assumed[] = 'pages of 12 × 12 in';
+            $page = $this->usual->page();
+            $this->assumed[] = 'pages of '.$this->lengths->sides($page->width, $page->height);
 
-            return new Sides(192 * self::SIXTEENTH, 192 * self::SIXTEENTH);
+            return Sides::of($page);
         }
 
         return null;
@@ -136,17 +138,20 @@ final class DesignWords
         if (null !== $written) {
             return Sides::of($written[0]);
         }
-        if (1 === preg_match('/(?<![\p{L}\d])(A2|A6|slimline)(?![\p{L}\d])/iu', $part, $m)) {
-            return (CardSize::tryFrom(strtoupper($m[1])) ?? CardSize::Slimline)->sides();
+        $card = CardSize::named($part);
+        if (null !== $card) {
+            $this->assumed[] = 1 === preg_match('/(?<!\p{L})(C[5-7])(?!\d)/iu', $part, $m) ? \sprintf('%s, which goes into %s', $card->value, strtoupper($m[1])) : '';
+
+            return $card->sides();
         }
-        if (1 === preg_match('/([\d.\/ ¼½¾]+?)\s*(?:in(?:ch)?\s+)?square/iu', $part, $m)) {
+        if (1 === preg_match('/(?<![\d.\/])(\d[\d.\/ ¼½¾⅛⅜⅝⅞]*?)\s*(in|inch|mm|cm)?\s+square/iu', $part, $m)) {
             try {
-                $side = Length::parse(trim($m[1]), LengthUnit::Inch)->ticks;
+                $side = trim($m[1]).' '.($m[2] ?? '');
+
+                return Sides::of(SheetSize::read($side.' × '.$side, $this->unit));
             } catch (InvalidLength) {
                 return null;
             }
-
-            return new Sides($side, $side);
         }
 
         return null;
@@ -199,13 +204,14 @@ final class DesignWords
             return null === $window ? Layer::mat(0, $name, $reveal, $isOnFoam) : Layer::frame(0, $name, $reveal, $window, $isOnFoam);
         }
         if (LayerKind::Panel === $kind) {
-            $this->assumed[] = null === $said ? '1/16 in of what is beneath seen around the panel' : '';
+            $this->assumed[] = null === $said ? $this->seenAround('panel') : '';
 
-            return Layer::panel(0, $name, $said ?? $below->less(self::REVEAL), $isOnFoam);
+            return Layer::panel(0, $name, $said ?? $below->less($this->usual->reveal()->ticks), $isOnFoam);
         }
-        $this->assumed[] = null === $said ? 'a strip ¾ in high, ¼ in from the sides' : '';
+        [$high, $inset] = [$this->usual->heightOfStrip(), $this->usual->insetOfStrip()];
+        $this->assumed[] = null === $said ? \sprintf('a strip %s high, %s from the sides', $this->lengths->full($high), $this->lengths->full($inset)) : '';
 
-        return Layer::strip(0, $name, $said ?? new Sides($below->width - 8 * self::SIXTEENTH, 12 * self::SIXTEENTH), $isOnFoam);
+        return Layer::strip(0, $name, $said ?? new Sides($below->width - 2 * $inset->ticks, $high->ticks), $isOnFoam);
     }
 
     private function revealIn(string $part, string $name): int
@@ -216,16 +222,22 @@ final class DesignWords
             } catch (InvalidLength) {
             }
         }
-        $this->assumed[] = '1/16 in of what is beneath seen around the '.$name;
+        $this->assumed[] = $this->seenAround($name);
 
-        return self::REVEAL;
+        return $this->usual->reveal()->ticks;
+    }
+
+    private function seenAround(string $name): string
+    {
+        return \sprintf('%s of what is beneath seen around the %s', $this->lengths->full($this->usual->reveal()), $name);
     }
 
     private function usualWindow(Sides $frame): Sides
     {
-        $this->assumed[] = 'a frame ½ in wide';
+        $wide = $this->usual->widthOfFrame();
+        $this->assumed[] = \sprintf('a frame %s wide', $this->lengths->full($wide));
 
-        return $frame->less(8 * self::SIXTEENTH);
+        return $frame->less($wide->ticks);
     }
 
     private function below(Design $design): ?Sides
@@ -256,7 +268,7 @@ final class DesignWords
         }
 
         return array_map(
-            static fn (int $number): Block => new Block(0, 'photo '.$number, BlockKind::Photo, Rect::at(0, 0, $size), [new Mat(self::PHOTO_REVEAL)]),
+            fn (int $number): Block => new Block(0, 'photo '.$number, BlockKind::Photo, Rect::at(0, 0, $size), [new Mat($this->usual->photoReveal()->ticks)]),
             range(1, min($many, self::MOST_PHOTOS)),
         );
     }

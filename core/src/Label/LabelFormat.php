@@ -26,7 +26,7 @@ enum LabelFormat: string
             self::Front => 'Drawer front',
             self::BoxEnd => 'Box end',
             self::Tab => 'Folder tab, folded over the edge',
-            self::Divider => 'Divider, above 11 in paper',
+            self::Divider => 'Divider, taller than its paper',
             self::DieBack => 'Back of a die sheet',
             self::Lid => 'Jar lid',
             self::Swatch => 'Swatch with its colour',

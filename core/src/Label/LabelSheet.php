@@ -37,11 +37,11 @@ final readonly class LabelSheet
     public static function usual(): array
     {
         return [
-            'a4-24' => new self('A4, 3 × 8 labels of 70 × 36 mm', 2100, 2970, 0, 45, 3, 8, new LabelSize(700, 360)),
-            'a4-14' => new self('A4, 2 × 7 labels of 99 × 38 mm', 2100, 2970, 47, 151, 2, 7, new LabelSize(990, 380), 26),
-            'a4-65' => new self('A4, 5 × 13 labels of 38 × 21 mm', 2100, 2970, 49, 107, 5, 13, new LabelSize(381, 211), 24),
-            'letter-30' => new self('Letter, 3 × 10 labels of 66.7 × 25.4 mm', 2159, 2794, 48, 127, 3, 10, new LabelSize(667, 254), 32),
-            'letter-10' => new self('Letter, 2 × 5 labels of 101.6 × 50.8 mm', 2159, 2794, 40, 127, 2, 5, new LabelSize(1016, 508), 45),
+            'a4-24' => new self('A4, 3 × 8 labels', 2100, 2970, 0, 45, 3, 8, new LabelSize(700, 360)),
+            'a4-14' => new self('A4, 2 × 7 labels', 2100, 2970, 47, 151, 2, 7, new LabelSize(990, 380), 26),
+            'a4-65' => new self('A4, 5 × 13 labels', 2100, 2970, 49, 107, 5, 13, new LabelSize(381, 211), 24),
+            'letter-30' => new self('Letter, 3 × 10 labels', 2159, 2794, 48, 127, 3, 10, new LabelSize(667, 254), 32),
+            'letter-10' => new self('Letter, 2 × 5 labels', 2159, 2794, 40, 127, 2, 5, new LabelSize(1016, 508), 45),
         ];
     }
 

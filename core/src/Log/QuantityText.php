@@ -73,7 +73,7 @@ final readonly class QuantityText
     public function print(int $quantity, Tracking $tracking): string
     {
         return match ($tracking) {
-            Tracking::Length => (new LengthFormat($this->unit))->full(Length::ofTicks(min(max($quantity, 0), Length::MOST_TICKS))),
+            Tracking::Length => (new LengthFormat($this->unit))->rolled(Length::ofTicks(min(max($quantity, 0), Length::MOST_TICKS))),
             Tracking::Level => $quantity >= Tracking::FULL ? 'full' : (self::EIGHTHS[$quantity - 1] ?? '0').' full',
             default => number_format($quantity),
         };

@@ -21,6 +21,19 @@ final class InvalidLength extends \InvalidArgumentException
         return new self(\sprintf('“%s” is no size of a sheet. Write it like 8 1/2 × 11, 216 × 279 mm, letter or A4.', self::shortened($text)));
     }
 
+    /** @param LengthUnit $unit that of the room, in which bare numbers are read */
+    public static function isAbsurd(string $text, LengthUnit $unit): self
+    {
+        $other = LengthUnit::Inch === $unit ? LengthUnit::Millimetre : LengthUnit::Inch;
+
+        return new self(\sprintf('“%1$s” would be in %2$s here. Write “%1$s %3$s” or “%1$s %4$s”, whichever it is.', self::shortened($text), self::name($unit), $other->value, $unit->value));
+    }
+
+    private static function name(LengthUnit $unit): string
+    {
+        return LengthUnit::Inch === $unit ? 'inches' : 'millimetres';
+    }
+
     public static function isTooMany(int $most): self
     {
         return new self(\sprintf('These are more than %d sizes. Write a set down as several things.', $most));

@@ -112,6 +112,12 @@ final readonly class Length
         return intdiv($this->ticks, self::TICKS_PER_MILLIMETRE);
     }
 
+    /** Returns the length in whole millimetres, to the nearest, halves up. */
+    public function nearestMillimetres(): int
+    {
+        return intdiv(2 * $this->ticks + self::TICKS_PER_MILLIMETRE, 2 * self::TICKS_PER_MILLIMETRE);
+    }
+
     /** Returns the length in millimetres; for drawing and statistics only. */
     public function millimetres(): float
     {

@@ -14,7 +14,7 @@ final readonly class LengthFormat
     private const TICKS_PER_SIXTY_FOURTH = Length::TICKS_PER_INCH / 64;
     private const GLYPHS = ['1/4' => '¼', '1/2' => '½', '3/4' => '¾', '1/8' => '⅛', '3/8' => '⅜', '5/8' => '⅝', '7/8' => '⅞'];
 
-    public function __construct(private LengthUnit $unit)
+    public function __construct(public LengthUnit $unit)
     {
     }
 
@@ -22,6 +22,28 @@ final readonly class LengthFormat
     public function full(Length $length): string
     {
         return LengthUnit::Inch === $this->unit ? $this->inInches($length) : $this->number($length).' mm';
+    }
+
+    /**
+     * Returns a length off a roll as people speak of it: `18 in` and `600 mm` as they are; from a yard or a metre on `5½ yd`, `5 m`, or
+     * `about 16 ft 5 in`, `about 4.57 m` where it is not exactly so.
+     */
+    public function rolled(Length $length): string
+    {
+        [$unit, $of] = LengthUnit::Inch === $this->unit ? [36 * Length::TICKS_PER_INCH, 4] : [1000 * Length::TICKS_PER_MILLIMETRE, 100];
+        if ($length->ticks < $unit) {
+            return $this->full($length);
+        }
+        $isExact = 0 === $length->ticks * $of % $unit;
+        if (LengthUnit::Millimetre === $this->unit) {
+            return ($isExact ? '' : 'about ').rtrim(rtrim(number_format($length->ticks / $unit, 2), '0'), '.').' m';
+        }
+        if ($isExact) {
+            return $this->sixteenths(intdiv(16 * $length->ticks, $unit)).' yd';
+        }
+        $inches = intdiv(2 * $length->ticks + Length::TICKS_PER_INCH, 2 * Length::TICKS_PER_INCH);
+
+        return (0 === $length->ticks % Length::TICKS_PER_INCH ? '' : 'about ').intdiv($inches, 12).' ft'.(0 === $inches % 12 ? '' : ' '.$inches % 12 .' in');
     }
 
     /** Returns sides that belong together, such as `4¼ × 5½ in`, with `about` before them where one is not exactly so. */
@@ -34,8 +56,8 @@ final readonly class LengthFormat
     }
 
     /**
-     * Returns the length as it can be typed again without loss: in inches to the 1/64 where that is exact, else in
-     * millimetres, to the hundredth or to the tick.
+     * Returns the length as it can be typed again without loss: in inches to the 1/64 where that is exact, else to the
+     * ten-thousandth, which is less than a tick; or in millimetres, to the hundredth or to the tick.
      */
     public function exact(Length $length): string
     {
@@ -51,7 +73,9 @@ final readonly class LengthFormat
             return trim(($whole > 0 || 0 === $parts ? (string) $whole : '').(0 === $rest ? '' : " {$rest}/{$of}").' in');
         }
 
-        return rtrim(rtrim(\sprintf('%.6F', $length->ticks / Length::TICKS_PER_MILLIMETRE), '0'), '.').' mm';
+        [$ticks, $digits] = LengthUnit::Inch === $this->unit ? [Length::TICKS_PER_INCH, 4] : [Length::TICKS_PER_MILLIMETRE, 6];
+
+        return rtrim(rtrim(number_format($length->ticks / $ticks, $digits, '.', ''), '0'), '.').' '.$this->unit->value;
     }
 
     /** Returns the number alone, such as `4¼`, `3 1/16` or `107.9`. */

@@ -55,12 +55,13 @@ final readonly class WeightFormat
             return (string) $grams;
         }
         $pounds = (int) round($grams / self::GRAMS_PER_OUNCE / self::OUNCES_PER_POUND);
-        if ($pounds > 0 && $grams === (int) round($pounds * self::OUNCES_PER_POUND * self::GRAMS_PER_OUNCE)) {
+        if ($pounds > 0 && $grams === self::gramsOf($pounds)) {
             return $pounds.' lb';
         }
-        $ounces = rtrim(rtrim(\sprintf('%.2F', $grams / self::GRAMS_PER_OUNCE), '0'), '.');
+        $whole = (int) floor($grams / self::GRAMS_PER_OUNCE / self::OUNCES_PER_POUND);
+        $ounces = rtrim(rtrim(\sprintf('%.2F', $grams / self::GRAMS_PER_OUNCE - $whole * self::OUNCES_PER_POUND), '0'), '.');
 
-        return $ounces.' oz';
+        return (0 === $whole ? '' : $whole.' lb ').$ounces.' oz';
     }
 
     /** Returns the unit of a bare number. */
@@ -93,6 +94,11 @@ final readonly class WeightFormat
         }
 
         return $whole;
+    }
+
+    private static function gramsOf(int $pounds): int
+    {
+        return (int) round($pounds * self::OUNCES_PER_POUND * self::GRAMS_PER_OUNCE);
     }
 
     private static function number(string $text): float

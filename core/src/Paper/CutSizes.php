@@ -58,7 +58,7 @@ final readonly class CutSizes
             throw InvalidLength::isTooMany(self::MOST);
         }
 
-        return self::of(array_map(static fn (string $word): Size => SheetSize::read($word, $unit), $words));
+        return self::of(array_map(static fn (string $word): Size => SheetSize::ofDie($word, $unit), $words));
     }
 
     /** @return list<string> */

@@ -25,7 +25,8 @@ final class SheetShape
         if (!isset($parts[1])) {
             return new Sheet($size);
         }
-        $corner = SheetSize::read($parts[1], $unit);
+        // The corner is in the unit of the whole, and may be small.
+        $corner = SheetSize::ofDie($parts[1], $unit);
         if ($corner->width->ticks >= $size->width->ticks || $corner->height->ticks >= $size->height->ticks) {
             throw InvalidLength::cornerIsTooLarge();
         }

@@ -14,8 +14,14 @@ final class SheetSize
 {
     private const MOST_MILLIMETRES = 3000;
 
-    /** A bare number below this is no side of a sheet in millimetres; in a name it speaks of inches, or of something else. */
-    private const LEAST_BARE_MILLIMETRES = 40;
+    /** No sheet is so small in millimetres: such bare numbers speak of inches, or of something else (common practice, no source). */
+    private const LEAST_BARE_MILLIMETRES = 25;
+
+    /** What a die cuts may be smaller. */
+    private const LEAST_BARE_OF_A_DIE = 15;
+
+    /** No sheet is so large in inches: such bare numbers speak of millimetres (common practice, no source). */
+    private const MOST_BARE_INCHES = 60;
     private const SIDE = '(?:\d{1,4}(?:[.,]\d{1,3})?(?:[ -]\d{1,2}\/\d{1,2}|\s?[¼½¾⅛⅜⅝⅞])?|\d{1,2}\/\d{1,2}|[¼½¾⅛⅜⅝⅞])';
     private const UNIT = '\s?(?:in|inch|inches|mm|cm|["″”])?';
     private const IN_TEXT = '/(?<![\d.\/])('.self::SIDE.self::UNIT.'\s*(?:[×x*]|\bby\b)\s*'.self::SIDE.self::UNIT.')(?![\d.\/])/iu';
@@ -23,9 +29,26 @@ final class SheetSize
     /**
      * Reads a size; bare numbers are in the unit that is given.
      *
-     * @throws InvalidLength if it cannot be read, or a side is nothing or over 3 m
+     * @throws InvalidLength if it cannot be read, a side is nothing or over 3 m, or bare numbers would be absurd in that unit, such as
+     *                       `12 × 12` in millimetres or `210 × 297` in inches
      */
     public static function read(string $text, LengthUnit $unit): Size
+    {
+        return self::sized($text, $unit, self::LEAST_BARE_MILLIMETRES);
+    }
+
+    /**
+     * Reads the size of what a die cuts, which may be small.
+     *
+     * @throws InvalidLength as read() does
+     */
+    public static function ofDie(string $text, LengthUnit $unit): Size
+    {
+        return self::sized($text, $unit, self::LEAST_BARE_OF_A_DIE);
+    }
+
+    /** @throws InvalidLength */
+    private static function sized(string $text, LengthUnit $unit, int $leastBare): Size
     {
         $named = self::named(trim($text));
         if (null !== $named) {
@@ -36,15 +59,25 @@ final class SheetSize
             throw InvalidLength::isNoSize($text);
         }
         // A unit behind the second side is that of both.
-        $of = 1 === preg_match('/([a-z"″”]+)$/iuD', $sides[1], $m) && 1 !== preg_match('/[a-z"″”]$/iuD', $sides[0]) ? ' '.$m[1] : '';
-        $lengths = [Length::parse($sides[0].$of, $unit), Length::parse($sides[1], $unit)];
-        foreach ($lengths as $length) {
-            if (0 === $length->ticks || $length->ticks > self::MOST_MILLIMETRES * Length::TICKS_PER_MILLIMETRE) {
-                throw InvalidLength::isNoSize($text);
-            }
+        $said = static fn (string $side): string => 1 === preg_match('/([a-z"″”]+)$/iuD', $side, $m) ? ' '.$m[1] : '';
+        $of = '' === $said($sides[0]) ? $said($sides[1]) : '';
+        $size = new Size(Length::parse($sides[0].$of, $unit), Length::parse($sides[1], $unit));
+        $shorter = min($size->width->ticks, $size->height->ticks);
+        $longer = max($size->width->ticks, $size->height->ticks);
+        if ($shorter > 0 && '' === $said($sides[0]).$said($sides[1]) && self::isAbsurd(Length::ofTicks($longer), $unit, $leastBare)) {
+            throw InvalidLength::isAbsurd(trim($text), $unit);
+        }
+        if (0 === $shorter || $longer > self::MOST_MILLIMETRES * Length::TICKS_PER_MILLIMETRE) {
+            throw InvalidLength::isNoSize($text);
         }
 
-        return new Size(...$lengths);
+        return $size;
+    }
+
+    /** Whether the longer side of a sheet cannot be meant in a unit. */
+    private static function isAbsurd(Length $side, LengthUnit $unit, int $leastBare): bool
+    {
+        return LengthUnit::Millimetre === $unit ? $side->millimetres() < $leastBare : $side->inches() > self::MOST_BARE_INCHES;
     }
 
     /** Returns the size that a name speaks of, such as that of “Petrel cardstock 12 × 12”; null where it speaks of none. */
@@ -52,13 +85,10 @@ final class SheetSize
     {
         if (1 === preg_match(self::IN_TEXT, $name, $m)) {
             try {
-                $size = self::read($m[1], $unit);
+                return self::read($m[1], $unit);
             } catch (InvalidLength) {
                 return null;
             }
-            $isBare = LengthUnit::Millimetre === $unit && 1 !== preg_match('/[a-z"″”]\s*$/iuD', $m[1]);
-
-            return $isBare && min($size->width->millimetres(), $size->height->millimetres()) < self::LEAST_BARE_MILLIMETRES ? null : $size;
         }
 
         return 1 === preg_match('/(?<![\p{L}\d])(letter|a[3-6])(?![\p{L}\d])/iu', $name, $m) ? self::named($m[1]) : null;

@@ -15,6 +15,7 @@ use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapMatch;
 use Lottel\Core\Cutting\ScrapSearch;
 use Lottel\Core\Cutting\WantedPiece;
+use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Outline;
 use PHPUnit\Framework\TestCase;
@@ -107,8 +108,8 @@ final class ScrapSearchTest extends TestCase
         foreach ([[12, 25, true], [25, 12, true], [10, 20, true], [9, 99, false], [12, 19, false], [99, 9, false]] as [$width, $height, $isWorth]) {
             self::assertSame($isWorth, (new Keep(10, 20))->isWorth($width, $height), "$width × $height");
         }
-        self::assertTrue(Keep::usual()->isWorth(8128, 16_256));
-        self::assertFalse(Keep::usual()->isWorth(8127, 99_999));
+        self::assertTrue(Keep::usualIn(LengthUnit::Inch)->isWorth(8128, 16_256));
+        self::assertFalse(Keep::usualIn(LengthUnit::Inch)->isWorth(8127, 99_999));
     }
 
     public function testThePieceLiesInItWithAllThatItLeavesAccountedFor(): void

@@ -19,6 +19,7 @@ use Lottel\Core\Cutting\Stock;
 use Lottel\Core\Cutting\Trimmer;
 use Lottel\Core\Cutting\WorkPart;
 use Lottel\Core\Cutting\YieldedPart;
+use Lottel\Core\Measure\LengthUnit;
 use PHPUnit\Framework\TestCase;
 
 /** A sheet on the table: cut as planned, cut wrong, planned anew, and what it became, to the square tick. */
@@ -52,7 +53,7 @@ final class SheetInWorkTest extends TestCase
         self::assertTrue($done->isDone());
         self::assertCount(4, $done->root->inHand());
         self::assertSame([7 => 4], $done->root->pieces());
-        self::assertSame([PartFate::Piece], array_map(static fn (YieldedPart $part): PartFate => $part->fate, $done->yields(Keep::usual())->parts));
+        self::assertSame([PartFate::Piece], array_map(static fn (YieldedPart $part): PartFate => $part->fate, $done->yields(Keep::usualIn(LengthUnit::Inch))->parts));
         self::assertEquals($done, SheetInWork::of(WorkPart::read($done->root->kept())), 'as it is kept');
     }
 
@@ -75,7 +76,7 @@ final class SheetInWorkTest extends TestCase
     {
         $stopped = self::quartered()->cut('1')->cut('1.1')->stopped();
         self::assertTrue($stopped->isDone());
-        $yield = $stopped->yields(Keep::usual());
+        $yield = $stopped->yields(Keep::usualIn(LengthUnit::Inch));
         self::assertSame([2, 1], [$yield->all(PartFate::Piece)[0]->quantity, $yield->all(PartFate::Offcut)[0]->quantity]);
     }
 
@@ -118,7 +119,7 @@ final class SheetInWorkTest extends TestCase
                     $wrongs += $isWrong ? 1 : 0;
                     $sheet = $isWrong ? $sheet->cutWrong($name, mt_rand(1, ($part->isCutAlongX ? $part->width : $part->height) - 1)) : $sheet->cut($name);
                 }
-                $yield = $sheet->yields(Keep::usual());
+                $yield = $sheet->yields(Keep::usualIn(LengthUnit::Inch));
                 $area = array_sum(array_map(static fn (YieldedPart $part): int => $part->area(), $yield->parts));
                 self::assertSame($cut->root->area(), $area);
                 $doubled = $yield->and($yield);

@@ -48,6 +48,48 @@ final class DesignWordsTest extends TestCase
         )));
     }
 
+    /** @return iterable<string, array{string}> */
+    public static function wordedInMillimetres(): iterable
+    {
+        yield '8 cards, A6, top fold' => ['base 105 × 296'];
+        yield '8 cards, A5, side fold' => ['base 296 × 210'];
+        yield '6 cards, DL, side fold' => ['base 198 × 210'];
+        yield '6 C6 cards, side fold' => ['base 210 × 148'];
+        yield '6 cards for friends, C5, side fold' => ['base 296 × 210'];
+        yield '4 cards, 150 square, side fold' => ['base 300 × 150'];
+        yield '4 cards, 150 mm square, side fold' => ['base 300 × 150'];
+        yield '4 cards, 15 cm square, side fold' => ['base 300 × 150'];
+        yield '4 cards, 6 in square, side fold' => ['base 304.8 × 152.4'];
+        yield '8 cards, A6, flat, mat, strip' => ['base 105 × 148, mat 101 × 144, strip 91 × 20'];
+        yield '305 × 305 page, two 100 × 150 photos' => ['photo mat 106 × 156'];
+    }
+
+    #[DataProvider('wordedInMillimetres')]
+    public function testARoomInMillimetresReadsItsOwnSizes(string $pieces): void
+    {
+        $read = DesignWords::read((string) $this->dataName(), LengthUnit::Millimetre) ?? self::fail('No design.');
+        $format = new LengthFormat(LengthUnit::Millimetre);
+        $number = static fn (int $ticks): string => $format->number(Length::ofTicks($ticks));
+        self::assertSame($pieces, implode(', ', array_map(
+            static fn (DesignPiece $piece): string => $piece->name.' '.$number($piece->size->width).' × '.$number($piece->size->height),
+            $read->design->pieces(),
+        )));
+    }
+
+    public function testWhatIsTakenAsUsualIsToldAsTheRoomMeasures(): void
+    {
+        $told = static fn (string $words, LengthUnit $unit): string => (string) DesignWords::read($words, $unit)?->sentence();
+        self::assertSame(
+            'Not said, so taken as usual: a top fold, 2 mm of what is beneath seen around the mat and a strip 20 mm high, 5 mm from the sides.',
+            $told('8 cards A6, mat, strip', LengthUnit::Millimetre),
+        );
+        self::assertSame('Not said, so taken as usual: A6, which goes into C6.', $told('6 C6 cards, side fold', LengthUnit::Millimetre));
+        self::assertSame('Not said, so taken as usual: pages of 305 × 305 mm.', $told('one page', LengthUnit::Millimetre));
+        self::assertSame('Not said, so taken as usual: pages of 12 × 12 in.', $told('one page', LengthUnit::Inch));
+        self::assertNull(DesignWords::read('4 cards, 150 square, side fold', LengthUnit::Inch), 'a card of 150 in is asked about');
+        self::assertNull(DesignWords::read('4 cards, 5 × 7, side fold', LengthUnit::Millimetre), 'and one of 5 mm');
+    }
+
     public function testWhatIsNotSaidIsTold(): void
     {
         $read = DesignWords::read('8 cards A2, mat', LengthUnit::Inch);

@@ -143,8 +143,23 @@ final class LengthTest extends TestCase
         }
         $inches = new LengthFormat(LengthUnit::Inch);
         self::assertSame(
-            ['4 1/4 in', '1/64 in', '12 in', '0 in', '5600 mm', '0.003125 mm'],
+            ['4 1/4 in', '1/64 in', '12 in', '0 in', '220.4724 in', '0.0001 in'],
             array_map(static fn (int $ticks): string => $inches->exact(Length::ofTicks($ticks)), [34544, 127, 97536, 0, 5600 * 320, 1]),
+            'a room in inches is told inches, however odd',
         );
+    }
+
+    public function testALengthOffARollIsSaidAsPeopleSayIt(): void
+    {
+        $inches = new LengthFormat(LengthUnit::Inch);
+        $metric = new LengthFormat(LengthUnit::Millimetre);
+        self::assertSame('18 in', $inches->rolled(Length::ofInches(18)));
+        self::assertSame('5½ yd', $inches->rolled(Length::ofInches(198)));
+        self::assertSame('4 ft 2 in', $inches->rolled(Length::ofInches(50)));
+        self::assertSame('about 16 ft 5 in', $inches->rolled(Length::ofTenthMillimetres(50_000)), '5 m is 196.85 in');
+        self::assertSame('600 mm', $metric->rolled(Length::ofTenthMillimetres(6000)));
+        self::assertSame('5 m', $metric->rolled(Length::ofTenthMillimetres(50_000)));
+        self::assertSame('about 4.57 m', $metric->rolled(Length::ofInches(180)), '5 yd is 4.572 m');
+        self::assertSame([4, 5], [Length::ofTenthMillimetres(44)->nearestMillimetres(), Length::ofTenthMillimetres(45)->nearestMillimetres()]);
     }
 }
