@@ -45,10 +45,13 @@ abstract class RoomTestCase extends WebTestCase
         $this->browser->disableReboot();
     }
 
-    protected function furnish(): void
+    protected LengthUnit $measure = LengthUnit::Inch;
+
+    protected function furnish(LengthUnit $measure = LengthUnit::Inch): void
     {
+        $this->measure = $measure;
         $open = $this->service(OpenRoom::class);
-        $open('Test loft', LengthUnit::Inch, 'UTC', new Newcomer('olive', 'Olive', 'olives-password'));
+        $open('Test loft', $measure, 'UTC', new Newcomer('olive', 'Olive', 'olives-password'));
         $open->welcome(new Newcomer('hank', 'Hank', 'hanks-password'), Role::Helper);
         $this->entities()->flush();
         $room = $this->entities()->getRepository(Room::class)->findOneBy([]) ?? throw new \LogicException();
@@ -70,7 +73,7 @@ abstract class RoomTestCase extends WebTestCase
     {
         $items = [];
         $this->step(function (Step $step) use ($address, $lines, &$items): void {
-            $things = PastedThing::lines(implode("\n", $lines), $this->place($address)->rule(), new QuantityText(LengthUnit::Inch));
+            $things = PastedThing::lines(implode("\n", $lines), $this->place($address)->rule(), new QuantityText($this->measure));
             $items = ($this->service(TakeIn::class))($step, $this->place($address), $things);
         });
 

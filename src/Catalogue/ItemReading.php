@@ -156,7 +156,8 @@ final readonly class ItemReading
     public function kitsOf(int $item): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            'SELECT k.id, k.name, k.stage, n.state FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = ? ORDER BY k.id DESC LIMIT 12',
+            'SELECT k.id, k.name, k.stage, n.state FROM need n JOIN kit k ON k.id = n.kit_id AND k.removed_at IS NULL
+             WHERE n.item_id = ? ORDER BY k.id DESC LIMIT 12',
             [$item],
         ), KitOfItem::of(...));
     }

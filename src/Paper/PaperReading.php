@@ -67,7 +67,9 @@ final readonly class PaperReading
                 AND (:colours IS NULL OR i.colour IN (SELECT value FROM json_each(:colours))) ORDER BY $order),
              laid AS (SELECT ".self::COLUMNS.", ($stored) AS stored, ($place) AS place_id FROM few JOIN item i ON i.id = few.id)
              SELECT i.*, p.address,
-                (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n WHERE n.item_id = i.id AND n.state = 'open') AS wished
+                (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n
+                 JOIN kit k ON k.id = n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL
+                 WHERE n.item_id = i.id AND n.state = 'open') AS wished
              FROM laid i LEFT JOIN place p ON p.id = i.place_id ORDER BY $order",
             $values + ['colours' => $this->colours($colour)],
         );
