@@ -26,6 +26,9 @@ class Price
         public readonly \DateTimeImmutable $day,
         #[ORM\Column(length: 120, options: ['default' => ''])]
         public readonly string $shop = '',
+        /** Whether it was paid on that day; what a list of old stock says is only known. */
+        #[ORM\Column(options: ['default' => true])]
+        public readonly bool $isSpent = true,
     ) {
     }
 }

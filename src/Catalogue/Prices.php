@@ -20,6 +20,12 @@ final readonly class Prices
         $this->entities->persist(new Price($item, $cents, $quantity, $day, $shop));
     }
 
+    /** What something was worth that was there before anybody wrote it down: no money of today. */
+    public function known(Item $item, int $cents, int $quantity, \DateTimeImmutable $day, string $shop): void
+    {
+        $this->entities->persist(new Price($item, $cents, $quantity, $day, $shop, false));
+    }
+
     /** @return list<Price> the last ones first */
     public function of(int $item): array
     {

@@ -58,11 +58,12 @@ final readonly class CountHistories
     {
         $since = $this->clock->now()->modify(\sprintf('-%d months', self::MONTHS))->format('Y-m-d');
         $row = new Row($this->database->fetchAssociative(
-            'SELECT coalesce(sum(expected), 0) AS counted, coalesce(sum(wrong), 0) AS wrong FROM place_count WHERE at >= ?',
-            [$since],
+            'SELECT coalesce(sum(expected) FILTER (WHERE at >= :since), 0) AS counted, coalesce(sum(wrong) FILTER (WHERE at >= :since), 0) AS wrong,
+                max(at) AS last FROM place_count',
+            ['since' => $since],
         ) ?: []);
 
-        return new Accuracy($row->int('counted'), $row->int('wrong'));
+        return new Accuracy($row->int('counted'), $row->int('wrong'), $row->timeOrNull('last'));
     }
 
     /** @return array<string, Accuracy> by month such as `2026-11`, the oldest first; months without a count have none counted */

@@ -11,6 +11,8 @@ use App\Kits\KitRow;
 use App\Kits\NeedRow;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\KindWords;
 use Lottel\Core\Colour\Balance;
 use Lottel\Core\Colour\Srgb;
 
@@ -18,6 +20,9 @@ use Lottel\Core\Colour\Srgb;
 final readonly class ProposeThings
 {
     private const MOST_OF_EACH = 3;
+
+    /** Some of what is found is passed over. */
+    private const LOOKED_AT = 4;
 
     /** Things that bring a colour of their own onto a card or page. */
     private const COLOURED = "WHERE i.kind IN ('ink', 'embellishment', 'ribbon', 'paper') AND i.colour IS NOT NULL";
@@ -187,12 +192,15 @@ final readonly class ProposeThings
         $typeOf = static fn (array $list): ArrayParameterType => \is_int($list[0] ?? 0) ? ArrayParameterType::INTEGER : ArrayParameterType::STRING;
         $types = array_map($typeOf, $values);
 
-        return Row::each($this->database->fetchAllAssociative(
+        $things = Row::each($this->database->fetchAllAssociative(
             'SELECT '.ThingLine::COLUMNS.' FROM item i LEFT JOIN place h ON h.id = i.home_id '.$condition."
                 AND i.removed_at IS NULL AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id)
-             ORDER BY i.used_at DESC, i.id LIMIT ".$most,
+             ORDER BY i.used_at DESC, i.id LIMIT ".self::LOOKED_AT * $most,
             $values,
             $types,
         ), ThingLine::of(...));
+        $toUse = array_filter($things, static fn (ThingLine $thing): bool => Kind::Ink !== $thing->kind || !KindWords::isReInker($thing->name));
+
+        return \array_slice(array_values($toUse), 0, $most);
     }
 }

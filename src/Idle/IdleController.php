@@ -82,6 +82,7 @@ final class IdleController extends Page
             'months' => $months,
             'choices' => array_map(static fn (int $some): array => [$some, $idle->many($some)], IdleRoom::MONTHS),
             'many' => $idle->many($months),
+            'is_young' => !$this->reading->goesBack($months),
             'litres' => $idle->litres($months),
             'drawers' => IdleRoom::asDrawers($idle->litres($months), self::DRAWER_LITRES),
             'drawer' => self::DRAWER_LITRES,

@@ -31,6 +31,14 @@ final readonly class IdleReading
         return $this->kept->get(IdleSummary::class, $this->clock->now()->format('Y-m-d'), fn (): IdleSummary => IdleSummary::of($this->found(null)));
     }
 
+    /** Whether anything was written down so long ago. */
+    public function goesBack(int $months): bool
+    {
+        $since = $this->clock->now()->modify(\sprintf('-%d months', $months))->format('Y-m-d H:i:s');
+
+        return false !== $this->database->fetchOne('SELECT 1 FROM item WHERE removed_at IS NULL AND since <= ? LIMIT 1', [$since]);
+    }
+
     /**
      * Returns what is idle in some places.
      *

@@ -11,8 +11,11 @@ final readonly class KitSlip
 {
     public Readiness $readiness;
 
-    /** @param list<NeedRow> $needs */
-    public function __construct(public KitRow $kit, public array $needs)
+    /**
+     * @param list<NeedRow> $needs
+     * @param list<string> $withoutPaper
+     */
+    public function __construct(public KitRow $kit, public array $needs, array $withoutPaper = [])
     {
         $out = $short = [];
         foreach ($needs as $need) {
@@ -22,6 +25,6 @@ final readonly class KitSlip
                 $short[] = $need->thing->name;
             }
         }
-        $this->readiness = new Readiness(\count($needs), $short, $out);
+        $this->readiness = new Readiness(\count($needs), $short, $out, $withoutPaper);
     }
 }

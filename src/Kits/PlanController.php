@@ -30,6 +30,7 @@ final class PlanController extends Page
         private readonly RoomReading $room,
         private readonly FindReading $finder,
         private readonly ItemReading $companions,
+        private readonly PapersToChoose $papers,
     ) {
     }
 
@@ -192,11 +193,12 @@ final class PlanController extends Page
         $planned = $this->reading->planned();
         $id = static fn (KitRow $kit): int => $kit->id;
         $needs = $this->reading->needsOf(array_map($id, $planned));
+        $without = $this->papers->without(array_map($id, $planned));
 
         return $this->render('kits/index.html.twig', [
             'out' => $out,
             'on_trays' => $this->reading->traysOf(array_map($id, $out)),
-            'planned' => array_map(static fn (KitRow $kit): KitSlip => new KitSlip($kit, $needs[$kit->id] ?? []), $planned),
+            'planned' => array_map(static fn (KitRow $kit): KitSlip => new KitSlip($kit, $needs[$kit->id] ?? [], $without[$kit->id] ?? []), $planned),
             'closed' => $this->reading->closed(),
             'problem' => $problem,
         ]);

@@ -12,7 +12,8 @@ use Lottel\Core\Measure\Size;
 /** All paper of one colour of one group, with its scraps; a paper without a colour stands by itself. */
 final readonly class PaperColumn
 {
-    private const PATTERNED = 'patterned';
+    /** Nobody has said of what colour it is; it may be patterned, or plain. */
+    private const NO_COLOUR = 'colour not said';
 
     private const MOST_SCRAPS = 6;
 
@@ -36,7 +37,7 @@ final readonly class PaperColumn
             $row->int('id'),
             $row->text('label'),
             $colour,
-            PaperOrder::Colour === $order ? (null === $colour ? self::PATTERNED : Family::of(Srgb::ofHex($colour))->value) : $row->text('in_group'),
+            PaperOrder::Colour === $order ? (null === $colour ? self::NO_COLOUR : Family::of(Srgb::ofHex($colour))->value) : $row->text('in_group'),
             $row->int('sheets'),
             $row->int('scraps'),
             self::longest($row->pairs('scrap_sizes')),

@@ -10,6 +10,7 @@ use App\Stores\ReachOfPlaces;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\KindWords;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\Piece;
@@ -51,10 +52,19 @@ final readonly class IdleReading
         return new Proposals(
             $this->stamps($wants),
             array_map($this->thing(...), $papers),
-            array_map($this->thing(...), $this->rows(Kind::Ink, 'i.colour IS NOT NULL', 1)),
+            array_map($this->thing(...), $this->pads()),
             array_map($this->thing(...), $this->rows(Kind::Embellishment, "i.tracking = 'count' AND i.colour IS NOT NULL", $pieces)),
             static fn (Part $part, IdleThing $paper): bool => self::isEnough($sheets[$paper->id], Part::Panel === $part ? $panel : $mat, $pieces),
         );
+    }
+
+    /** @return list<Row> inks that one stamps with */
+    private function pads(): array
+    {
+        return array_values(array_filter(
+            $this->rows(Kind::Ink, 'i.colour IS NOT NULL', 1),
+            static fn (Row $row): bool => !KindWords::isReInker($row->text('name')),
+        ));
     }
 
     /** @return list<IdleThing> */

@@ -14,9 +14,10 @@ final readonly class LogSpan
     {
     }
 
+    /** A log of a few days says nothing of a month: it counts as one of a month. */
     public function aMonth(int $uses): float
     {
-        return $uses * self::DAYS_IN_MONTH / $this->days;
+        return $uses * self::DAYS_IN_MONTH / max(self::DAYS_IN_MONTH, $this->days);
     }
 
     public function weeks(): int

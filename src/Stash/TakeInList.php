@@ -159,7 +159,7 @@ final readonly class TakeInList
         $item->note = $row->note;
         $item->season = '' === $row->season ? $item->season : $row->season;
         if (null !== $row->cents) {
-            $this->prices->paid($item, $row->cents, 1, $step->at, $row->shop);
+            $this->prices->known($item, $row->cents, 1, $step->at, $row->shop);
         }
 
         return $item;

@@ -105,7 +105,13 @@ final readonly class PlaceRow
     /** How much it takes, null where its inside is not known. */
     public function capacity(int $aboveFloorMm = Capacity::USUAL_HEIGHT_MM): ?Capacity
     {
-        return null === $this->inside ? null : new Capacity($this->inside, false, $this->mostGrams, $this->roomToGrow / 100, $aboveFloorMm);
+        return null === $this->inside ? null : new Capacity($this->inside, false, $this->mostGrams, $this->roomToGrow / 100, $aboveFloorMm, $this->isDrawer());
+    }
+
+    /** Whether it is pulled out on runners. */
+    public function isDrawer(): bool
+    {
+        return 'drawer' === $this->kind;
     }
 
     public function belonging(): Belonging

@@ -21,6 +21,7 @@ use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\RefusedRetracking;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\InvalidWeight;
+use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Picture\UnclearPicture;
 use Lottel\Core\Workshop\InvalidWorkshop;
 use Symfony\Component\DependencyInjection\Attribute\Exclude;
@@ -44,7 +45,7 @@ final readonly class Problem
         $unavailable = RoomUnavailable::from($exception);
         [$status, $errors] = match (true) {
             $exception instanceof InvalidInput => [422, $exception->errors],
-            $exception instanceof InvalidUnit => [422, [$exception->field => $exception->getMessage()]],
+            $exception instanceof InvalidUnit => [422, [$exception->field => $exception->inWords(new LengthFormat($quantities->unit))]],
             $exception instanceof InvalidLabel => [422, [$exception->field => $exception->getMessage()]],
             $exception instanceof InvalidPaste => [422, ['things' => $exception->getMessage()]],
             $exception instanceof InvalidPalette => [422, ['palette' => $exception->getMessage()]],
@@ -71,6 +72,7 @@ final readonly class Problem
             null !== $unavailable => $unavailable->getMessage(),
             isset($errors['']) => $errors[''],
             $exception instanceof RefusedMovement => $exception->inWords($quantities),
+            $exception instanceof InvalidUnit => $exception->inWords(new LengthFormat($quantities->unit)),
             default => $exception->getMessage(),
         };
         $fields = $request->request->all();

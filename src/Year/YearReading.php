@@ -57,14 +57,16 @@ final readonly class YearReading
         $ahead = null === $hours ? [] : WeekLoad::weeks($today, self::LOOKED_AHEAD, $hours, $today, $plan, $alone);
         $kits = $this->kitsInYear($rows, $times, $plan, $said, $ahead);
 
+        $dates = $this->dates($first, $first->plus(7 * $many - 1), $kits, $today, $hours);
+
         return new YearPage(
             $today,
             $first,
             $many,
             $weeks,
             $kits,
-            $this->dates($first, $first->plus(7 * $many - 1), $kits, $today, $hours),
-            null === $hours ? null : TodayAtBench::of($today, $hours, $plan, self::names($rows), $weeks),
+            $dates,
+            null === $hours ? null : TodayAtBench::of($today, $hours, $plan, self::names($rows), $weeks, self::toBegin($dates)),
             [...$warnings, ...$this->clashes($plan, self::names($rows))],
             $this->notes($first, $first->plus(7 * $many - 1), $today),
         );
@@ -186,6 +188,23 @@ final readonly class YearReading
         usort($dates, static fn (DateInYear $a, DateInYear $b): int => [$a->day->number, $a->occasion->id] <=> [$b->day->number, $b->occasion->id]);
 
         return $dates;
+    }
+
+    /**
+     * @param list<DateInYear> $dates
+     *
+     * @return list<array{string, Day}> what nothing is made or kept for, and when it must be begun
+     */
+    private static function toBegin(array $dates): array
+    {
+        $begin = [];
+        foreach ($dates as $date) {
+            if ($date->isToMake() && null !== $date->beginBy) {
+                $begin[] = [$date->name(), $date->beginBy];
+            }
+        }
+
+        return $begin;
     }
 
     private function beginBy(Occasion $occasion, Day $doneBy, Day $today, WorkingHours $hours): ?Day

@@ -9,6 +9,8 @@ use Lottel\Core\Care\Hazard;
 /** What a name tells of a thing: its kind, and what about it calls for care (common practice, no source). */
 final class KindWords
 {
+    private const RE_INKER = '/(?<!\p{L})(?:re-?ink(?:er|ing)?s?|(?:ink )?refills?)(?!\p{L})/iu';
+
     /** The first that fits counts, so that a die storage folder is told from a die only by its last word. */
     private const KINDS = [
         'ink pad|inkpad|ink cube|re-?inker|dye ink|pigment ink|alcohol ink|ink' => Kind::Ink,
@@ -84,5 +86,11 @@ final class KindWords
             Kind::Ribbon => false,
             default => true,
         };
+    }
+
+    /** Whether an ink by this name fills pads again, and is nothing to stamp with. */
+    public static function isReInker(string $name): bool
+    {
+        return 1 === preg_match(self::RE_INKER, $name);
     }
 }

@@ -56,7 +56,9 @@ final class Balance
             return [];
         }
         $lights = array_map(static fn (OkLch $one): float => $one->l, $palette);
-        $isOpposite = [] !== array_filter($harmonies, static fn (array $one): bool => Harmony::Complementary === $one[0] && $one[1] <= self::OPPOSITE_WITHIN);
+        $hued = array_filter($harmonies, static fn (array $one): bool => Harmony::Neutral !== $one[0]);
+        $isOpposite = [] !== $hued
+            && [] === array_filter($hued, static fn (array $one): bool => Harmony::Complementary !== $one[0] || $one[1] > self::OPPOSITE_WITHIN);
 
         return array_values(array_filter([
             $own->l > max($lights) + self::LIGHTNESS_APART ? 'something light' : null,

@@ -13,17 +13,13 @@ final readonly class Front
     {
     }
 
-    /** Returns the true inside of a place behind this front, in a unit of that depth. */
+    /** Returns the true inside of a place behind this front, in a unit of that depth; bottoms and sides take no more than half of it. */
     public function inside(UnitTemplate $template, Length $depth): Box
     {
         [$width, $height, $back] = array_map(static fn (int $millimetres): int => $millimetres * Length::TICKS_PER_MILLIMETRE, $template->walls());
-        $least = Length::TICKS_PER_MILLIMETRE;
+        $inside = static fn (int $side, int $walls): Length => Length::ofTicks(max(Length::TICKS_PER_MILLIMETRE, $side - min($walls, intdiv($side, 2))));
 
-        return new Box(
-            Length::ofTicks(max($least, $this->width->ticks - $width)),
-            Length::ofTicks(max($least, $this->height->ticks - $height)),
-            Length::ofTicks(max($least, $depth->ticks - $back)),
-        );
+        return new Box($inside($this->width->ticks, $width), $inside($this->height->ticks, $height), Length::ofTicks(max(Length::TICKS_PER_MILLIMETRE, $depth->ticks - $back)));
     }
 
     /** Whether they share an edge, or a part of one: unit fronts stand so near each other, up to a finger's breadth. */

@@ -10,7 +10,7 @@ use Lottel\Core\Measure\Length;
 final readonly class UnitPlan
 {
     /** A place's front is no lower and no narrower than this, in tenths of a millimetre. */
-    private const LEAST_FRONT = 150;
+    public const LEAST_FRONT = 150;
 
     /** @param list<PlannedPlace> $places */
     private function __construct(public Length $width, public Length $height, public Length $depth, public Length $aboveFloor, public array $places)
@@ -39,7 +39,7 @@ final readonly class UnitPlan
         }
         $height = $size->height ?? ([] === $rowTicks ? $height : Length::ofTicks(array_sum($rowTicks) + $margins));
         if (array_sum($rowTicks) > $height->ticks - $margins) {
-            throw InvalidUnit::rowsAreTaller();
+            throw InvalidUnit::rowsAreTaller(Length::ofTicks(array_sum($rowTicks)), Length::ofTicks($margins), $height);
         }
         $rowTicks = [] === $rowTicks ? self::evenly($height->ticks - $margins, $rows) : $rowTicks;
         $columnTicks = self::evenly($width->ticks - $margins, $columns);

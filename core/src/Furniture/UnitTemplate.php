@@ -116,7 +116,7 @@ enum UnitTemplate: string
         return match ($this) {
             self::Chest => [34, 26, 45],
             self::Cubes => [4, 4, 20],
-            self::Cart => [20, 60, 20],
+            self::Cart => [20, 8, 20],
             self::Cabinet => [24, 24, 40],
             self::Shelf => [6, 24, 10],
             self::Binders => [5, 20, 20],

@@ -20,6 +20,7 @@ final readonly class Capacity
      * @param float|null $mostGrams what its runners or hooks carry
      * @param float $roomToGrow share that is kept free
      * @param int $aboveFloorMm height of its middle
+     * @param bool $hasRunners whether it is pulled out, as a drawer is
      */
     public function __construct(
         private Box $inside,
@@ -27,6 +28,7 @@ final readonly class Capacity
         private ?float $mostGrams = null,
         private float $roomToGrow = self::ROOM_TO_GROW,
         private int $aboveFloorMm = self::USUAL_HEIGHT_MM,
+        private bool $hasRunners = true,
     ) {
     }
 
@@ -81,7 +83,7 @@ final readonly class Capacity
     {
         $warnings = [];
         if (($this->load($contents) ?? 0) > 1) {
-            $warnings[] = 'Too heavy: it comes off its runners.';
+            $warnings[] = $this->hasRunners ? 'Too heavy: it comes off its runners.' : 'Too heavy for what it hangs on or stands on.';
         }
         if ($this->fullness($contents) > 1) {
             $warnings[] = 'Full to bursting: weed, or give something another home.';

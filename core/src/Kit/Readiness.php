@@ -14,17 +14,26 @@ final readonly class Readiness
     /**
      * @param list<string> $short names of the things of which there is too little, or none that is free
      * @param array<string, string> $out where things are that are out, in words such as “lent to Pelle”, by their names
+     * @param list<string> $withoutPaper names of the pieces for which there is no paper
      */
-    public function __construct(public int $lines, public array $short, public array $out = [])
+    public function __construct(public int $lines, public array $short, public array $out = [], public array $withoutPaper = [])
     {
     }
 
     public function isReady(): bool
     {
-        return $this->lines > 0 && [] === $this->short && [] === $this->out;
+        return $this->lines > 0 && [] === $this->short && [] === $this->out && [] === $this->withoutPaper;
     }
 
     public function inWords(): string
+    {
+        return implode('; ', [
+            ...0 === $this->lines && [] !== $this->withoutPaper ? [] : [$this->ofList()],
+            ...[] === $this->withoutPaper ? [] : ['no paper yet for '.self::named($this->withoutPaper, ', ')[0]],
+        ]);
+    }
+
+    private function ofList(): string
     {
         $short = \count($this->short);
         if (0 === $this->lines) {

@@ -84,9 +84,16 @@ final readonly class QuantityText
     {
         return match ($tracking) {
             Tracking::Length => (new LengthFormat($this->unit))->exact(Length::ofTicks(min(max($quantity, 0), Length::MOST_TICKS))),
-            Tracking::Level => $quantity >= Tracking::FULL ? 'full' : (string) $quantity,
+            Tracking::Level => self::levelField($quantity),
             default => (string) $quantity,
         };
+    }
+
+    private static function levelField(int $quantity): string
+    {
+        $word = array_search(min($quantity, Tracking::FULL), ['full' => 8, 'half' => 4, '1/4' => 2, '3/4' => 6], true);
+
+        return false === $word ? $quantity.'/8' : $word;
     }
 
     private function length(string $text): int

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lottel\Core\Tests\Catalogue;
 
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Catalogue\KindWords;
 use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Catalogue\Thing;
 use Lottel\Core\Homes\Contents;
@@ -61,5 +62,15 @@ final class ThingTest extends TestCase
     public function testASampleStandsForMore(): void
     {
         self::assertEquals(new Contents(3, 6, 30), (new Contents(2, 4, 20, 2))->times(1.5));
+    }
+
+    public function testAReInkerIsNothingToStampWith(): void
+    {
+        foreach (['Petrel re-inker', 'Reinker, Buoy', 'Gull refill', 'Re-inking bottle'] as $name) {
+            self::assertTrue(KindWords::isReInker($name), $name);
+        }
+        foreach (['Petrel ink', 'Inker of lines', 'Refilled'] as $name) {
+            self::assertFalse(KindWords::isReInker($name), $name);
+        }
     }
 }

@@ -8,6 +8,8 @@ use Lottel\Core\Furniture\InvalidUnit;
 use Lottel\Core\Furniture\UnitSize;
 use Lottel\Core\Furniture\UnitTemplate;
 use Lottel\Core\Measure\Length;
+use Lottel\Core\Measure\LengthFormat;
+use Lottel\Core\Measure\LengthUnit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -91,5 +93,28 @@ final class UnitTemplateTest extends TestCase
         }
         $this->expectException(InvalidUnit::class);
         $front->parted(1, true);
+    }
+
+    public function testRowsThatDoNotGoIntoAUnitNameItsFrame(): void
+    {
+        $mm = static fn (int ...$all): array => array_map(static fn (int $one): Length => Length::ofTenthMillimetres(10 * $one), $all);
+        try {
+            UnitTemplate::Chest->plan('C', 5, 1, new UnitSize(height: $mm(450)[0], rowHeights: $mm(60, 60, 90, 90, 120)));
+            self::fail('420 and 36 do not go into 450.');
+        } catch (InvalidUnit $wrong) {
+            self::assertSame(
+                'Together they are 420 mm, and the frame above and below takes 36 mm: that does not go into a unit 450 mm high.',
+                $wrong->inWords(new LengthFormat(LengthUnit::Millimetre)),
+            );
+        }
+        self::assertSame('Give one height for each row: 2, not 1.', InvalidUnit::rowHeights(2, 1)->inWords(new LengthFormat(LengthUnit::Inch)));
+        self::assertStringContainsString('less than 9/16 in, a little over', InvalidUnit::tooSmall()->inWords(new LengthFormat(LengthUnit::Inch)));
+    }
+
+    public function testLowTraysOfACartHaveAnInside(): void
+    {
+        $inches = array_map(static fn (int $inches): Length => Length::ofInches($inches), [2, 5, 5, 5]);
+        $plan = UnitTemplate::Cart->plan('F', 4, 1, new UnitSize(rowHeights: $inches));
+        self::assertSame([42.8, 119.0], array_map(static fn (int $row): float => $plan->places[$row]->inside->height->millimetres(), [0, 1]));
     }
 }

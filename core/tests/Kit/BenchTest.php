@@ -139,4 +139,12 @@ final class BenchTest extends TestCase
         self::assertFalse((new Readiness(1, [], ['Terns' => 'with “Gulls”']))->isReady());
         self::assertSame('2 of 5 are here; short of foam, mats and 1 more', (new Readiness(5, ['foam', 'mats', 'ink']))->inWords());
     }
+
+    public function testAKitWithoutPaperIsNotReady(): void
+    {
+        $kit = new Readiness(1, [], [], ['base', 'mat', 'panel']);
+        self::assertFalse($kit->isReady());
+        self::assertSame('the one thing is here; no paper yet for base, mat and 1 more', $kit->inWords());
+        self::assertSame('no paper yet for base', (new Readiness(0, [], [], ['base']))->inWords());
+    }
 }

@@ -108,4 +108,13 @@ final class QuantityTextTest extends TestCase
         $this->expectException(InvalidLength::class);
         $text->parse('1/0', Tracking::Length);
     }
+
+    public function testALevelStandsInAFieldAsItIsSaid(): void
+    {
+        $quantities = new QuantityText(LengthUnit::Inch);
+        foreach ([8 => 'full', 7 => '7/8', 6 => '3/4', 4 => 'half', 3 => '3/8', 2 => '1/4', 1 => '1/8'] as $eighths => $field) {
+            self::assertSame($field, $quantities->field($eighths, Tracking::Level));
+            self::assertSame($eighths, $quantities->parse($field, Tracking::Level));
+        }
+    }
 }

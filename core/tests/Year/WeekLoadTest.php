@@ -75,4 +75,19 @@ final class WeekLoadTest extends TestCase
         self::assertSame(25, SpentTime::minutes([25 * 60, 0, 600]));
         self::assertSame(55, SpentTime::minutes([0, 600, 600 + 5 * 3600]), 'of a long break three quarters of an hour count');
     }
+
+    public function testADateThatNothingIsPlannedForIsNotPassedOver(): void
+    {
+        [$hours, $plan] = self::crowded();
+        $today = self::day('2027-03-03');
+        $of = static fn (array $dates): array => TodayAtBench::of($today, $hours, $plan, [], [], $dates)->sentences;
+        self::assertSame('Nothing must be begun before Thursday 4 March.', $of([['Maren is 40', self::day('2027-03-04')]])[0]);
+        self::assertSame('Nothing must be begun before Saturday 6 March.', $of([['Maren is 40', self::day('2027-03-20')]])[0]);
+        self::assertSame('Nothing is planned yet for Maren is 40: begin it now.', $of([['Maren is 40', $today]])[0]);
+        self::assertSame(
+            'Nothing must be begun before Thursday 4 March.',
+            TodayAtBench::of($today, $hours, [], [], [], [['Maren is 40', self::day('2027-03-04')]])->sentences[0],
+            'where no kit is planned at all',
+        );
+    }
 }

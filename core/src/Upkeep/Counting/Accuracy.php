@@ -10,7 +10,8 @@ final readonly class Accuracy
     /** Two-sided 95 %, for the interval. */
     private const Z = 1.959964;
 
-    public function __construct(public int $counted, public int $wrong)
+    /** @param \DateTimeImmutable|null $last when anything was counted at all, however long ago */
+    public function __construct(public int $counted, public int $wrong, public ?\DateTimeImmutable $last = null)
     {
     }
 
