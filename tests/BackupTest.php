@@ -373,6 +373,98 @@ final class BackupTest extends OwnFileTestCase
         $this->assertCode(200);
     }
 
+    public function testTheOwnerBringsOneBackByThePage(): void
+    {
+        $this->room();
+        $this->openRoom();
+        $this->signIn('olive');
+        $this->postAndFollow('/upkeep/safe');
+        $backup = $this->service(Backups::class)->newest()->name ?? self::fail();
+        $this->pdo()->exec("UPDATE item SET name = 'Written later' WHERE id = 1");
+        $this->get('/upkeep/safe');
+        self::assertStringContainsString("LOTTEL_DATA='{$this->data}' bin/restore {$this->data}/backups/{$backup}", $this->text(), 'the command is of this room');
+        $this->signIn('hank');
+        $this->post("/upkeep/safe/{$backup}/bring-back");
+        $this->assertCode(403);
+        $this->signIn('olive');
+        $this->post('/upkeep/safe/lottel-2026-01-01-000000-asked.zip/bring-back');
+        $this->assertCode(409);
+        self::assertSame('1', $this->ask("SELECT count(*) FROM item WHERE name = 'Written later'"));
+
+        $this->postAndFollow("/upkeep/safe/{$backup}/bring-back");
+        self::assertStringContainsString('The room is as it was on', $this->text());
+        self::assertSame(1, preg_match('/is kept as (lottel-[\w-]+\.zip)/', $this->text(), $kept));
+        self::assertSame('0', $this->ask("SELECT count(*) FROM item WHERE name = 'Written later'"));
+        $this->get('/plan');
+        self::assertStringContainsString('/sign-in', (string) $this->browser->getResponse()->headers->get('Location'), 'everybody signs in anew');
+        $this->signIn('olive');
+        $this->postAndFollow("/upkeep/safe/{$kept[1]}/bring-back");
+        self::assertSame('1', $this->ask("SELECT count(*) FROM item WHERE name = 'Written later'"), 'and what was there comes back');
+    }
+
+    public function testOneThatIsSpoiltOrOfAnEarlierVersionIsNotBroughtBackByThePage(): void
+    {
+        $this->moveInto(13);
+        $old = basename(trim($this->console('lottel:backup')));
+        $this->console('doctrine:migrations:migrate');
+        $this->openRoom();
+        $this->signIn('olive');
+        $this->post("/upkeep/safe/{$old}/bring-back");
+        $this->assertCode(409);
+        self::assertStringContainsString('of an earlier version of Lottel', $this->text());
+        $spoilt = $this->data.'/backups/lottel-2026-11-02-000000-asked.zip';
+        file_put_contents($spoilt, substr((string) file_get_contents($this->data.'/backups/'.$old), 0, -200));
+        $this->post('/upkeep/safe/'.basename($spoilt).'/bring-back');
+        $this->assertCode(409);
+    }
+
+    public function testWhatWasShutOutStaysOut(): void
+    {
+        $this->room();
+        $room = $this->pdo();
+        $at = "'2026-11-20 10:00:00'";
+        foreach (['gone' => 'a', 'still here' => 'b'] as $name => $letter) {
+            $token = str_repeat($letter, 64);
+            $room->exec("INSERT INTO device (account_id, name, token, let_in_at, seen_at) VALUES (1, '{$name}', '{$token}', {$at}, {$at})");
+            $salt = str_repeat($letter, 32);
+            $room->exec("INSERT INTO feed (account_id, name, salt, made_at) VALUES (1, '{$name}', '{$salt}', {$at})");
+        }
+        $file = $this->backUp();
+        $room->exec("UPDATE device SET shut_out_at = {$at} WHERE name = 'gone'");
+        $room->exec("UPDATE feed SET stopped_at = {$at} WHERE name = 'gone'");
+        $room->exec("UPDATE account SET left_at = {$at} WHERE login = 'hank'");
+        $said = $this->console('lottel:restore', $file);
+        self::assertStringContainsString('1 device that was shut out, 1 calendar that was stopped and 1 person who left stay out.', $said);
+        self::assertSame('gone', $this->ask("SELECT group_concat(name) FROM device WHERE shut_out_at IS NOT NULL AND name <> 'an old phone'"));
+        self::assertSame('gone', $this->ask('SELECT group_concat(name) FROM feed WHERE stopped_at IS NOT NULL'));
+        self::assertSame('hank', $this->ask('SELECT group_concat(login) FROM account WHERE left_at IS NOT NULL'));
+        $room = $this->pdo();
+        $room->exec("UPDATE account SET left_at = {$at} WHERE login = 'olive'");
+        $this->console('lottel:restore', $file);
+        self::assertSame('0', $this->ask("SELECT left_at IS NOT NULL FROM account WHERE login = 'olive'"), 'a room is not left without an owner');
+    }
+
+    public function testABackupOfTheFutureKeepsNoneBack(): void
+    {
+        $this->room();
+        $file = $this->backUp();
+        rename($file, \dirname($file).'/lottel-2099-01-01-000000-daily.zip');
+        $this->openRoom();
+        Clock::set(new MockClock(new \DateTimeImmutable($this->ask('SELECT max(at) FROM write_request').' UTC +1 hour')));
+        self::assertNotNull($this->service(RoutineBackups::class)->daily());
+    }
+
+    public function testTheKeysOfTheMachineAreInNoBackup(): void
+    {
+        $this->room();
+        mkdir($this->data.'/tls');
+        file_put_contents($this->data.'/tls/authority.key', 'secret');
+        $file = $this->backUp();
+        self::assertSame([], array_filter(array_keys(BackupFile::at($file)->manifest->files), static fn (string $name): bool => str_starts_with($name, 'tls/')));
+        $this->console('lottel:restore', $file);
+        self::assertSame('secret', file_get_contents($this->data.'/tls/authority.key'));
+    }
+
     /** @param array<string, string> $files */
     public function archive(array $files, bool $isSealed = true): string
     {

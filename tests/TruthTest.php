@@ -119,7 +119,7 @@ final class TruthTest extends RoomTestCase
         self::assertSame(['length', 'one', 'level'], [$ribbon->tracking->value, $roll->tracking->value, $ink->tracking->value]);
         $this->get("/items/{$ribbon->id}");
         self::assertStringContainsString('in C4 12 in', $this->text());
-        foreach (['5 m' => '196⅞ in', '10 yd' => '360 in', '2 1/2 yd' => '90 in', '3 ft' => '36 in', "1' 6\"" => '18 in'] as $typed => $said) {
+        foreach (['5 m' => 'about 16 ft 5 in', '10 yd' => '10 yd', '2 1/2 yd' => '90 in', '3 ft' => '36 in', "1' 6\"" => '18 in'] as $typed => $said) {
             $this->postAndFollow("/items/{$ribbon->id}/stock", ['quantity' => $typed, 'address' => 'C4', 'from' => 'bought']);
             self::assertStringContainsString($said, $this->text(), $typed);
         }

@@ -148,7 +148,7 @@ final class RulesTest extends TestCase
     {
         $text = new QuantityText(LengthUnit::Inch);
         self::assertSame(['⅞ full', 'full', 'full'], [$text->print(7, Tracking::Level), $text->print(8, Tracking::Level), $text->print(9, Tracking::Level)]);
-        self::assertSame(['7', 'full'], [$text->field(7, Tracking::Level), $text->field(8, Tracking::Level)]);
+        self::assertSame(['7/8', 'full'], [$text->field(7, Tracking::Level), $text->field(8, Tracking::Level)]);
     }
 
     public function testWhatMustBeTickedBeforeAThingGoesHome(): void

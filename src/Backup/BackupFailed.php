@@ -39,6 +39,11 @@ final class BackupFailed extends \RuntimeException implements Refusal
         return new self('This backup is not there any more.');
     }
 
+    public static function isOfAnEarlierVersion(): self
+    {
+        return new self('This backup is of an earlier version of Lottel. Bring it back on the machine itself: that also makes the room newer.');
+    }
+
     public static function isNewest(): self
     {
         return new self('This is the newest backup. Make another one before you throw it away.');

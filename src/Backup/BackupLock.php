@@ -30,6 +30,8 @@ final readonly class BackupLock
         if (!flock($handle, \LOCK_EX | \LOCK_NB)) {
             throw BackupFailed::isRunning();
         }
+        // Whoever was killed in the middle has left a copy behind; nobody else is at it now.
+        $this->backups->clearLeftovers();
         try {
             return $work();
         } finally {

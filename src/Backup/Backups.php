@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use Symfony\Component\Filesystem\Filesystem;
+
 /** The backups of this room that lie in its folder, the newest first. */
 final readonly class Backups
 {
@@ -28,9 +30,16 @@ final readonly class Backups
         return array_map($this->kept(...), array_values($names));
     }
 
-    public function newest(): ?KeptBackup
+    /** @param \DateTimeImmutable|null $until those that say to be made later do not count; null for all */
+    public function newest(?\DateTimeImmutable $until = null): ?KeptBackup
     {
-        return $this->all()[0] ?? null;
+        foreach ($this->all() as $backup) {
+            if (null === $until || $backup->madeAt <= $until) {
+                return $backup;
+            }
+        }
+
+        return null;
     }
 
     /** Returns the backup of this name, null where there is none. */
@@ -56,6 +65,12 @@ final readonly class Backups
         $at = @filemtime($this->folder().'/'.self::TAKEN);
 
         return false === $at ? null : new \DateTimeImmutable('@'.$at);
+    }
+
+    /** Throws away what was left by a backup, or a return to one, that was killed in the middle. */
+    public function clearLeftovers(): void
+    {
+        (new Filesystem())->remove([...(glob($this->folder().'/.lottel-*') ?: []), ...(glob($this->dataDir.'/.restore-*') ?: [])]);
     }
 
     public function throwAway(KeptBackup $backup): void

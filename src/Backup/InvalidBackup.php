@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use App\Steps\Refusal;
+
 /** A file that is no backup which could be brought back; the message tells a person why. */
-final class InvalidBackup extends \RuntimeException
+final class InvalidBackup extends \RuntimeException implements Refusal
 {
+    public function field(): ?string
+    {
+        return null;
+    }
+
     public static function cannotBeRead(): self
     {
         return new self('The file cannot be read.');

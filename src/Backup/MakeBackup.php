@@ -15,12 +15,9 @@ final readonly class MakeBackup
         'secret',
         'scale.json',
         'tape-printer.json',
-        'tls/authority.crt',
-        'tls/authority.key',
-        'tls/server.crt',
-        'tls/server.key',
     ];
-    private const PHOTOS = 'SELECT group_concat(photo) FROM (SELECT photo FROM item UNION SELECT photo FROM place UNION SELECT sketch FROM kit)';
+    /** Where photos are named; a room of an earlier version has not all of these. */
+    private const PHOTOS = [['item', 'photo'], ['place', 'photo'], ['kit', 'sketch']];
 
     public function __construct(private string $dataDir, private Backups $backups, private BackupLock $lock, private ClockInterface $clock)
     {
@@ -91,10 +88,14 @@ final readonly class MakeBackup
     private function photos(string $database): array
     {
         $photos = [];
-        foreach (explode(',', OnlineBackup::ask($database, self::PHOTOS)) as $name) {
-            $path = "{$this->dataDir}/photos/{$name}.jpg";
-            if (is_file($path)) {
-                $photos["photos/{$name}.jpg"] = $path;
+        foreach (self::PHOTOS as [$table, $column]) {
+            $isThere = '' !== OnlineBackup::ask($database, "SELECT 1 FROM pragma_table_info('$table') WHERE name = '$column'");
+            $names = $isThere ? OnlineBackup::ask($database, "SELECT group_concat(DISTINCT $column) FROM $table") : '';
+            foreach (array_filter(explode(',', $names), static fn (string $name): bool => '' !== $name) as $name) {
+                $path = "{$this->dataDir}/photos/{$name}.jpg";
+                if (is_file($path)) {
+                    $photos["photos/{$name}.jpg"] = $path;
+                }
             }
         }
 

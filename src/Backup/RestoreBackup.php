@@ -6,6 +6,7 @@ namespace App\Backup;
 
 use App\Database\OnlineBackup;
 use App\Database\RoomUnavailable;
+use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\Filesystem\Filesystem;
 
@@ -16,7 +17,10 @@ use Symfony\Component\Filesystem\Filesystem;
 final readonly class RestoreBackup
 {
     /** Files of an installation that are brought along only where there are none yet. */
-    private const FIRST_ONLY = ['tls/authority.crt', 'tls/authority.key', 'tls/server.crt', 'tls/server.key', 'scale.json', 'tape-printer.json'];
+    private const FIRST_ONLY = ['scale.json', 'tape-printer.json'];
+
+    /** Certificates belong to a machine; earlier backups have them and they are left where they are. */
+    private const NEVER = 'tls/';
 
     public function __construct(
         private string $dataDir,
@@ -25,6 +29,7 @@ final readonly class RestoreBackup
         private BackupLock $lock,
         private MakeBackup $make,
         private ClockInterface $clock,
+        private CacheItemPoolInterface $cache,
         private Filesystem $files = new Filesystem(),
     ) {
     }
@@ -48,28 +53,40 @@ final readonly class RestoreBackup
     /**
      * @param BackupFile $backup that look() has found to be whole
      *
-     * @return string|null where the room that was here is kept, null where there was none; what is in it is looked over first, and is
-     *                     refused as InvalidBackup if it is no whole room
+     * What is in it is looked over first, and is refused as InvalidBackup if it is no whole room
      *
      * @throws BackupFailed if it cannot be brought back; the room is as it was then
      */
-    public function __invoke(BackupFile $backup): ?string
+    public function __invoke(BackupFile $backup): BroughtBack
     {
-        return $this->lock->hold(function () use ($backup): ?string {
+        return $this->lock->hold(function () use ($backup): BroughtBack {
             $aside = $this->dataDir.'/.restore-'.bin2hex(random_bytes(6));
             $this->files->mkdir($aside, 0o700);
             try {
                 $backup->unpack($aside);
                 $this->checkDatabase($aside.'/'.Manifest::DATABASE, $backup->manifest);
                 $kept = $this->keepAside();
+                $room = $this->dataDir.'/room.sqlite';
+                $stayOut = StayOut::of($room);
                 $this->bringFiles($aside, $backup->manifest);
                 $this->bringDatabase($aside.'/'.Manifest::DATABASE);
 
-                return $kept;
+                // What was worked out of the other state is not true of this one.
+                $this->cache->clear();
+
+                return new BroughtBack($kept, $stayOut->again($room));
             } finally {
                 $this->files->remove($aside);
             }
         });
+    }
+
+    /** Whether a room of that schema has to be brought up to this version after it is back. */
+    public function isEarlier(string $schema): bool
+    {
+        $versions = array_map(static fn (string $file): string => basename($file, '.php'), glob($this->projectDir.'/migrations/Version*.php') ?: []);
+
+        return [] !== $versions && max($versions) !== substr($schema, (int) strrpos('\\'.$schema, '\\'));
     }
 
     private function isNewer(string $schema): bool
@@ -114,6 +131,9 @@ final readonly class RestoreBackup
     private function bringFiles(string $aside, Manifest $manifest): void
     {
         foreach (array_keys($manifest->files) as $name) {
+            if (str_starts_with($name, self::NEVER)) {
+                continue;
+            }
             $isThere = is_file($this->dataDir.'/'.$name);
             if (Manifest::DATABASE !== $name && !($isThere && (\in_array($name, self::FIRST_ONLY, true) || str_starts_with($name, 'photos/')))) {
                 $this->files->copy($aside.'/'.$name, $this->dataDir.'/'.$name.'.new', true);

@@ -30,7 +30,7 @@ final class RestoreCommand extends Command
         $file = $input->getArgument('file');
         try {
             $backup = $this->restore->look(\is_string($file) ? $file : '');
-            $kept = ($this->restore)($backup);
+            $back = ($this->restore)($backup);
         } catch (InvalidBackup $invalid) {
             fwrite(\STDERR, $invalid->getMessage()."\n");
 
@@ -44,8 +44,11 @@ final class RestoreCommand extends Command
         $manifest = $backup->manifest;
         $made = $manifest->madeAt->format('Y-m-d H:i');
         $output->writeln(\sprintf('“%s” of %s UTC is back, with %s movements.', $manifest->room, $made, number_format($manifest->movements)));
-        if (null !== $kept) {
-            $output->writeln('The room that was here is kept in '.$kept, OutputInterface::OUTPUT_RAW);
+        if (null !== $back->kept) {
+            $output->writeln('The room that was here is kept in '.$back->kept, OutputInterface::OUTPUT_RAW);
+        }
+        if ('' !== $back->sentence()) {
+            $output->writeln($back->sentence());
         }
         $output->writeln('Everybody signs in anew. If Lottel is running, start it again.');
         $differences = \count($this->audit->report()->differences);

@@ -29,7 +29,8 @@ final readonly class RoutineBackups
      */
     public function daily(): ?BackupFile
     {
-        $last = $this->backups->newest();
+        // A clock that was wrong for a while leaves backups of the future behind: they say nothing of today.
+        $last = $this->backups->newest($this->clock->now());
         $isFresh = null !== $last && $this->clock->now()->getTimestamp() - $last->madeAt->getTimestamp() < self::A_DAY;
 
         return $isFresh || !$this->isFurnished() || $this->isKept($last) ? null : ($this->make)(BackupReason::Daily);
@@ -42,7 +43,7 @@ final readonly class RoutineBackups
      */
     public function beforeMigration(): ?BackupFile
     {
-        return $this->isFurnished() && $this->isBehind() && !$this->isKept($this->backups->newest()) ? ($this->make)(BackupReason::Migration) : null;
+        return $this->isFurnished() && $this->isBehind() && !$this->isKept($this->backups->newest($this->clock->now())) ? ($this->make)(BackupReason::Migration) : null;
     }
 
     /**

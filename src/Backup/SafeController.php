@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
+use App\People\DoorController;
 use App\Steps\Outcome;
 use App\Web\Input;
+use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
 use App\Web\Progress;
+use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -31,6 +34,7 @@ final class SafeController extends Page
         return $this->render('backup/safe.html.twig', [
             'age' => $this->age->now(),
             'backups' => $this->backups->all(),
+            'command' => \sprintf('LOTTEL_DATA=%s bin/restore', escapeshellarg(\dirname($this->backups->folder()))),
             'folder' => $this->backups->folder(),
             'taken_at' => $this->backups->takenAt(),
             'problem' => $problem,
@@ -84,6 +88,37 @@ final class SafeController extends Page
 
             return $this->done(\sprintf('%s is gone.', $backup->name));
         }, $this->index(...));
+    }
+
+    /** The room is as it was in a backup; the one that is here is kept aside as another one. */
+    #[Route('/upkeep/safe/{name<[\w.-]{1,80}>}/bring-back', name: 'bring_backup_back', methods: ['POST'])]
+    public function bringBack(Request $request, string $name, RestoreBackup $restore, Security $security): Response
+    {
+        try {
+            $input = $this->input($request);
+            $input->requestId();
+            $backup = $restore->look($this->backups->path($this->backups->named($name) ?? throw BackupFailed::isGone()));
+            if ($restore->isEarlier($backup->manifest->schema)) {
+                throw BackupFailed::isOfAnEarlierVersion();
+            }
+            $back = $restore($backup);
+        } catch (InvalidBackup|BackupFailed|InvalidInput $refused) {
+            $response = $this->index(Problem::from($refused, $request, $this->frame->quantities()));
+            $response->setStatusCode(409);
+
+            return $response;
+        }
+        $said = \sprintf(
+            'The room is as it was on %s. What was here until now is kept as %s. %s',
+            $backup->manifest->madeAt->setTimezone($this->frame->timeZone())->format('j F Y, G:i'),
+            basename($back->kept ?? ''),
+            $back->sentence(),
+        );
+        $security->logout(false);
+        $request->getSession()->invalidate();
+        $request->getSession()->set(DoorController::SAID, trim($said));
+
+        return $this->redirectToRoute('sign_in', status: 303);
     }
 
     private function done(string $said): Outcome

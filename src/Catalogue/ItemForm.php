@@ -30,7 +30,7 @@ final class ItemForm
             maker: $input->text('maker', 120),
             themes: self::themes($input->text('themes', 300)),
             colour: $input->colour('colour'),
-            colourName: $input->text('colour_name', 60),
+            colourName: $input->colourWords()->spelt($input->text('colour_name', 60)),
             isMulticolour: $input->isTicked('is_multicolour'),
             sentiments: $input->text('sentiments', 4000),
             note: $input->text('note', 4000),

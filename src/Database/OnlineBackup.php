@@ -9,6 +9,9 @@ final class OnlineBackup
 {
     private const BUSY_MILLISECONDS = 15_000;
 
+    /** What is of no use in a copy; a room of an earlier version has not all of these. */
+    private const OF_THE_MOMENT = ['session', 'sign_in_failure'];
+
     /**
      * Copies a database over another one, or into a new file. Whoever reads the other meanwhile sees all of the old or all of the new.
      *
@@ -32,7 +35,11 @@ final class OnlineBackup
     {
         $database = self::open($copy, \SQLITE3_OPEN_READWRITE);
         $database->exec('PRAGMA journal_mode = DELETE');
-        $database->exec('DELETE FROM session; DELETE FROM sign_in_failure');
+        foreach (self::OF_THE_MOMENT as $table) {
+            if (null !== $database->querySingle("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = '$table'")) {
+                $database->exec("DELETE FROM $table");
+            }
+        }
         $database->close();
     }
 

@@ -137,6 +137,12 @@ class Kit
         $this->tray = $tray;
     }
 
+    /** Whether anything may be put onto its list or tray now: what goes home, or waits in a folder, takes nothing more. */
+    public function takesMore(): bool
+    {
+        return !$this->isParked() && \in_array($this->stage, [Stage::Planned, Stage::Pulling, Stage::Making], true);
+    }
+
     /** Whether it waits in a folder. */
     public function isParked(): bool
     {

@@ -20,6 +20,7 @@ final class KitExtension extends AbstractExtension
             new TwigFunction('choosable_kits', $this->kits->choosable(...)),
             new TwigFunction('collections', $this->collections->all(...)),
             new TwigFunction('folder_home_of', $this->kits->folderHome(...)),
+            new TwigFunction('folders_in', $this->kits->foldersIn(...)),
         ];
     }
 }

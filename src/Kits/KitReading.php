@@ -47,7 +47,9 @@ final readonly class KitReading
     /** @return list<KitRow> those that something can be put into */
     public function choosable(): array
     {
-        return [...$this->out(), ...$this->planned()];
+        $out = array_filter($this->out(), static fn (KitRow $kit): bool => !$kit->isReturning() && !$kit->isParked());
+
+        return [...array_values($out), ...$this->planned()];
     }
 
     /** @throws Unknown if there is no such kit */
@@ -67,6 +69,15 @@ final readonly class KitReading
              WHERE m.kit_id = ? AND +m.reason = 'pull' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) ORDER BY i.name",
             [$kit],
         ), static fn (Row $row): StampInk => StampInk::of($row->text('name'), $row->textOrNull('type') ?? '', $row->textOrNull('cleans') ?? ''));
+    }
+
+    /** @return list<array{int, string, string}> the kits whose folder stands in a place: number, name, folder */
+    public function foldersIn(int $place): array
+    {
+        return Row::each($this->database->fetchAllAssociative(
+            'SELECT k.id, k.name, p.address FROM folder f JOIN place p ON p.id = f.place_id JOIN kit k ON k.tray_id = p.id WHERE f.home_id = ? ORDER BY k.id',
+            [$place],
+        ), static fn (Row $row): array => [$row->int('id'), $row->text('name'), $row->text('address')]);
     }
 
     /** Returns where the folder of a kit stands; null where it waits in none, or nobody has said. */

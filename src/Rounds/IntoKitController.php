@@ -68,7 +68,15 @@ final class IntoKitController extends Page
     {
         $id = $input->id('kit');
 
-        return 0 === $id ? $this->out->newKit($step, $this->frame->today()) : $this->kits->one($id);
+        if (0 === $id) {
+            return $this->out->newKit($step, $this->frame->today());
+        }
+        $kit = $this->kits->one($id);
+        if (!$kit->takesMore()) {
+            throw StepRefused::takesNoMore($kit->name, $kit->isParked());
+        }
+
+        return $kit;
     }
 
     private function into(Input $input, Step $step, int $id): Outcome

@@ -17,6 +17,6 @@ final readonly class FrontPlace
     /** How full it is in percent, with room to grow kept; null where nobody has measured it. */
     public function percent(): ?int
     {
-        return null === $this->dwelling->capacity ? null : (int) round(100 * $this->dwelling->capacity->fullnessWithRoom($this->dwelling->contents));
+        return null === $this->dwelling->capacity ? null : (int) round(100 * $this->dwelling->capacity->fullness($this->dwelling->contents));
     }
 }

@@ -81,7 +81,8 @@ final readonly class SeasonReading
     {
         $taken = array_flip(array_map(Row::number(...), $this->database->fetchFirstColumn(
             'SELECT place_id FROM balance UNION SELECT home_id FROM item WHERE home_id IS NOT NULL
-             UNION SELECT parent_id FROM place WHERE parent_id IS NOT NULL',
+             UNION SELECT parent_id FROM place WHERE parent_id IS NOT NULL
+             UNION SELECT f.home_id FROM folder f JOIN kit k ON k.tray_id = f.place_id WHERE f.home_id IS NOT NULL',
         )));
         $empty = array_filter(
             $this->places->inRoom(),

@@ -134,6 +134,7 @@ final readonly class ShelfReading
         $rows = $this->database->fetchAllAssociative(
             'SELECT '.ThingLine::COLUMNS.', i.details, h.name AS home_name, h.says_theme, h.says_kind, '.self::THERE." AS there,
                 (SELECT k.makes FROM movement m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id AND +m.reason = 'make' ORDER BY m.id LIMIT 1) AS makes,
+                (SELECT k.occasion FROM movement m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id AND +m.reason = 'make' ORDER BY m.id LIMIT 1) AS occasion,
                 (SELECT min(m.at) FROM movement m WHERE m.item_id = i.id AND m.reverses_id IS NULL) AS made_at
              FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.removed_at IS NULL AND $condition
              ORDER BY h.address IS NULL, h.address, i.name LIMIT ".self::MOST,
@@ -149,21 +150,24 @@ final readonly class ShelfReading
             self::word($row, $thing),
             $row->int('there'),
             $aside[$thing->id] ?? [],
-            null === $thing->colour ? $colours[$thing->id] ?? [] : [$thing->colour],
+            null === $thing->colour ? array_keys($colours[$thing->id] ?? []) : [$thing->colour],
+            null === $thing->colour ? \count(array_filter($colours[$thing->id] ?? [])) : 1,
             $row->timeOrNull('made_at'),
             self::detail($row, 'measures'),
             FinishedWords::isPage($thing->name, $row->textOrNull('makes') ?? ''),
         ));
     }
 
-    /** What it says itself, else what its drawer is for, else its theme. */
+    /** What it says itself, else what its kit was for, else what its drawer is for, else its theme, else what its name speaks of. */
     private static function word(Row $row, ThingLine $thing): string
     {
         $said = array_values(array_filter([
             self::detail($row, 'occasion'),
+            $row->textOrNull('occasion') ?? '',
             $row->textOrNull('says_theme') ?? '',
-            Kind::FinishedPiece->value === $row->textOrNull('says_kind') ? $row->text('home_name') : '',
+            Kind::FinishedPiece->value === $row->textOrNull('says_kind') ? FinishedWords::occasionOfDrawer($row->text('home_name')) : '',
             $thing->themes[0] ?? '',
+            FinishedWords::occasion($thing->name.' '.($row->textOrNull('makes') ?? '')),
         ], static fn (string $word): bool => '' !== $word))[0] ?? '';
 
         return CardChoice::word(explode(',', $said)[0]);
@@ -204,21 +208,21 @@ final readonly class ShelfReading
     /**
      * @param list<int> $items
      *
-     * @return array<int, list<string>> the colours of the papers and inks that went into them, by item
+     * @return array<int, array<string, bool>> the colours of what went into them, and whether each is that of a paper; papers first, by item
      */
     private function colours(array $items): array
     {
         $colours = [];
         foreach ($this->database->fetchAllAssociative(
-            "SELECT DISTINCT made.item_id, u.colour FROM movement made JOIN movement m ON m.kit_id = made.kit_id AND +m.reason IN ('use', 'cut')
+            "SELECT made.item_id, u.colour, min(u.kind IN ('ink', 'ribbon')) AS is_beside FROM movement made JOIN movement m ON m.kit_id = made.kit_id AND +m.reason IN ('use', 'cut')
              JOIN item u ON u.id = m.item_id AND u.colour IS NOT NULL AND u.kind IN ('paper', 'scrap', 'part-finished', 'ink', 'ribbon')
-             WHERE made.item_id IN (?) AND +made.reason = 'make'",
+             WHERE made.item_id IN (?) AND +made.reason = 'make' GROUP BY made.item_id, u.colour ORDER BY is_beside, min(m.id)",
             [[0, ...$items]],
             [ArrayParameterType::INTEGER],
         ) as $columns) {
             $row = new Row($columns);
             if (\count($colours[$row->int('item_id')] ?? []) < self::MOST_COLOURS) {
-                $colours[$row->int('item_id')][] = $row->text('colour');
+                $colours[$row->int('item_id')][$row->text('colour')] = !$row->flag('is_beside');
             }
         }
 

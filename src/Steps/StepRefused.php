@@ -22,6 +22,19 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('It is handed over to %s already. Take it back first.', $to));
     }
 
+    public static function takesNoMore(string $kit, bool $isParked): self
+    {
+        return new self(\sprintf(
+            $isParked ? '“%s” waits in its folder: take it up first, or choose another kit.' : '“%s” is going home: choose another kit, or pull for it again first.',
+            $kit,
+        ));
+    }
+
+    public static function isHomeOfAFolder(string $address, string $folder, string $kit): self
+    {
+        return new self(\sprintf('%s with “%s” stands in %s. Take the kit up, or say where else its folder stands.', ucfirst($folder), $kit, $address));
+    }
+
     public static function isOnesOwn(): self
     {
         return new self('It is yours already.');

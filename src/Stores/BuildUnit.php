@@ -20,6 +20,7 @@ final readonly class BuildUnit
         private PlaceIndex $index,
         private PlaceLabels $labels,
         private ArrangeRoom $arrange,
+        private WallNames $walls,
     ) {
     }
 
@@ -51,7 +52,7 @@ final readonly class BuildUnit
             $letters,
             $name,
             $template->value,
-            $wall,
+            $this->walls->spelt($wall),
             1 + $units->count(),
             $plan->width->ticks,
             $plan->height->ticks,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stores;
 
+use App\Database\Row;
 use App\Steps\Step;
 use App\Steps\StepRefused;
 use Doctrine\DBAL\Connection;
@@ -101,6 +102,7 @@ final readonly class ChangeFurniture
             if (!$this->isUnused($gone)) {
                 throw StepRefused::isNotEmpty($gone->address);
             }
+            $this->checkNoFolderStandsIn($gone);
             $gone->retire($step->at);
             $this->labels->forgetPlace($gone);
             $this->index->forgetPlace($gone);
@@ -226,6 +228,18 @@ final readonly class ChangeFurniture
         usort($places, static fn (Place $a, Place $b): int => (int) $b->frontY + (int) $b->frontHeight <=> (int) $a->frontY + (int) $a->frontHeight);
 
         return $places[0] ?? throw StepRefused::hasNoPlaces($unit->letters);
+    }
+
+    /** @throws StepRefused if a folder in which a kit waits stands there */
+    private function checkNoFolderStandsIn(Place $place): void
+    {
+        $folder = $this->database->fetchNumeric(
+            'SELECT p.address, k.name FROM folder f JOIN place p ON p.id = f.place_id JOIN kit k ON k.tray_id = p.id WHERE f.home_id = ?',
+            [$place->id],
+        );
+        if (false !== $folder) {
+            throw StepRefused::isHomeOfAFolder($place->address, Row::word($folder[0]), Row::word($folder[1]));
+        }
     }
 
     private function isUnused(Place $place): bool

@@ -61,7 +61,8 @@ final readonly class FloorPlanForm
                 continue;
             }
             if (min($x, $y) < 0 || min($width, $depth) < 1) {
-                $this->input->refuse('fixtures', \sprintf('Say of %s where it stands, and how wide and deep it is, such as %s.', $name, Usual::in($this->measure)->exampleOfFurniture()));
+                $such = Usual::in($this->measure)->exampleOfFurniture();
+                $this->input->refuse('fixtures', \sprintf('Say of %s where it stands, and how wide and deep it is, such as %s.', $name, $such));
             } else {
                 $fixtures[] = ['name' => $name, 'x' => $x, 'y' => $y, 'width' => $width, 'depth' => $depth];
             }

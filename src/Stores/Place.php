@@ -310,9 +310,12 @@ class Place
         $this->alsoKinds = $other->alsoKinds;
     }
 
+    /** A tray says of its kind what its drawer says, until somebody says otherwise: a name that tells another kind counts more. */
     public function rule(): PlaceRule
     {
-        return new PlaceRule($this->saysKind, $this->saysMaker, $this->saysTheme, $this->season);
+        $rule = new PlaceRule($this->saysKind, $this->saysMaker, $this->saysTheme, $this->season);
+
+        return $this->saysKind === $this->parent?->saysKind ? $rule->yielding() : $rule;
     }
 
     public function forLog(): Log\Place

@@ -32,7 +32,7 @@ final readonly class RoomWalls
     {
         $walls = $this->all();
         foreach ($walls as $wall) {
-            if ($wall->name === $name) {
+            if (mb_strtolower($wall->name) === mb_strtolower($name)) {
                 return $wall;
             }
         }

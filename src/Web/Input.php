@@ -172,11 +172,12 @@ final class Input
             return null;
         }
         if (0 === $length->ticks || (null !== $mostMillimetres && $length->ticks > $mostMillimetres * Length::TICKS_PER_MILLIMETRE)) {
+            $most = Length::ofTenthMillimetres(10 * ($mostMillimetres ?? 0));
             $this->refuse(
                 $field,
                 null === $mostMillimetres
                     ? 'More than nothing, please.'
-                    : \sprintf('More than nothing and no more than %s, please.', (new LengthFormat($this->measure))->rolled(Length::ofTenthMillimetres(10 * $mostMillimetres))),
+                    : \sprintf('More than nothing and no more than %s, please.', (new LengthFormat($this->measure))->rolled($most)),
             );
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Year;
 
 use App\Security\Account;
+use App\Security\Role;
 use App\Steps\Unknown;
 use Doctrine\ORM\EntityManagerInterface;
 
@@ -23,6 +24,15 @@ final readonly class Feeds
         return $this->entities->getRepository(Feed::class)->findBy(['account' => $account, 'stoppedAt' => null], ['id' => 'ASC']);
     }
 
+    /** @return list<Feed> those of all other people that still answer */
+    public function ofOthers(Account $account): array
+    {
+        return array_values(array_filter(
+            $this->entities->getRepository(Feed::class)->findBy(['stoppedAt' => null], ['id' => 'ASC']),
+            static fn (Feed $feed): bool => $feed->account !== $account && null === $feed->account->leftAt,
+        ));
+    }
+
     public function give(Account $account, string $name, \DateTimeImmutable $at): Feed
     {
         $this->entities->persist($feed = new Feed($account, $name, bin2hex(random_bytes(16)), $at));
@@ -30,12 +40,12 @@ final readonly class Feeds
         return $feed;
     }
 
-    /** @throws Unknown if that person has no such feed that still answers */
+    /** @throws Unknown if that person may stop no such feed that still answers: one's own, and whoever owns the room all */
     public function one(Account $account, int $id): Feed
     {
         $feed = $this->entities->find(Feed::class, $id);
 
-        return null === $feed || $feed->account !== $account || null !== $feed->stoppedAt ? throw Unknown::feed() : $feed;
+        return null === $feed || ($feed->account !== $account && Role::Owner !== $account->role) || null !== $feed->stoppedAt ? throw Unknown::feed() : $feed;
     }
 
     /** Returns the feed that a word opens; null where it is another word, was stopped, or its owner left. */

@@ -66,6 +66,7 @@ final class YearController extends Page
             'before' => $first->plus(-7 * (self::WEEKS - 1))->text(),
             'after' => $first->plus(7 * (self::WEEKS - 1))->text(),
             'feeds' => $this->feeds->of($this->me()),
+            'others_feeds' => $this->isGranted('ROLE_OWNER') ? $this->feeds->ofOthers($this->me()) : [],
             'problem' => $problem,
         ]);
     }

@@ -245,6 +245,6 @@ final readonly class PastedThing
             return [$colour ?? throw InvalidPaste::badColour($number), ''];
         }
 
-        return [$colour, mb_substr($text, 0, 60)];
+        return [$colour, mb_substr($colours->spelt($text), 0, 60)];
     }
 }

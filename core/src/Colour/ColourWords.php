@@ -58,10 +58,18 @@ final readonly class ColourWords
     /** @var array<string, string> hex by the room's own names, in lower case */
     private array $own;
 
+    /** @var array<string, string> the room's own names as they are spelt, by themselves in lower case */
+    private array $spelt;
+
     /** @param array<string, string> $own the room's own colours, hex by name */
     public function __construct(array $own = [])
     {
-        $this->own = array_change_key_case($own);
+        $hexes = $spelt = [];
+        foreach ($own as $name => $hex) {
+            $hexes[mb_strtolower($name)] = $hex;
+            $spelt[mb_strtolower($name)] = $name;
+        }
+        [$this->own, $this->spelt] = [$hexes, $spelt];
     }
 
     /**
@@ -84,6 +92,12 @@ final readonly class ColourWords
         $hex = $this->own[$plain] ?? self::CHIPS[$plain] ?? self::CHIPS[self::ALIASES[$plain] ?? ''] ?? null;
 
         return null === $hex ? $this->shaded($plain) : Srgb::ofHex($hex);
+    }
+
+    /** Returns the name of a colour as the room spells it already; as it was typed where it has none of that name. */
+    public function spelt(string $name): string
+    {
+        return $this->spelt[(string) preg_replace('/\s+/u', ' ', mb_strtolower(trim($name)))] ?? $name;
     }
 
     /** Returns the words by which a colour may be looked for: its family, and the chips that are near it. */

@@ -16,7 +16,8 @@ final readonly class MissingPaper
     public static function of(Piece $piece, array $stocks, Trimmer $trimmer): self
     {
         $piece = new Piece($piece->id, $piece->width, $piece->height, 1, $piece->mayTurn, '');
-        $free = array_map(static fn (Stock $stock): Stock => self::one($stock, $piece), array_filter($stocks, static fn (Stock $stock): bool => $stock->quantity > 0));
+        $there = array_filter($stocks, static fn (Stock $stock): bool => $stock->quantity > 0);
+        $free = array_map(static fn (Stock $stock): Stock => self::one($stock, $piece), $there);
         $large = array_values(array_filter($free, static fn (Stock $stock): bool => self::comes($piece, $stock, new Trimmer())));
 
         return match (true) {
@@ -30,12 +31,13 @@ final readonly class MissingPaper
     /** @param non-empty-list<Stock> $stocks */
     private static function byTrimmer(Piece $piece, array $stocks, Trimmer $trimmer): self
     {
-        $lengths = array_merge(...array_map(static fn (Stock $stock): array => [$stock->width, $stock->height, $piece->width, $piece->height], $stocks));
+        $longest = $trimmer->longestCut;
+        $lengths = null === $longest ? [] : array_merge(...array_map(static fn (Stock $stock): array => [$stock->width, $stock->height, $piece->width, $piece->height], $stocks));
         sort($lengths);
         foreach ($lengths as $length) {
             foreach ($stocks as $stock) {
-                if (null !== $trimmer->longestCut && $length > $trimmer->longestCut && self::comes($piece, $stock, new Trimmer($length, $trimmer->smallestStrip))) {
-                    return new self(MissingReason::TooLong, $length - $trimmer->longestCut);
+                if ($length > $longest && self::comes($piece, $stock, new Trimmer($length, $trimmer->smallestStrip))) {
+                    return new self(MissingReason::TooLong, $length - (int) $longest);
                 }
             }
         }

@@ -38,7 +38,8 @@ final class DesignWords
     ];
     private const NUMBERS = ['one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5, 'six' => 6, 'seven' => 7, 'eight' => 8, 'nine' => 9, 'ten' => 10];
     private const DIGITS = '[\d\/.½¼¾⅛⅜⅝⅞ ]+';
-    private const SIZE_ALONE = '/^\s*(?:A\d|C[5-7]|DL|slimline|[\d.½¼¾⅛⅜⅝⅞ ]+(?:(?:in|mm|cm) )?square|'.self::DIGITS.'[×x*]'.self::DIGITS.'(?:in|mm|cm)?)\s*$/iu';
+    private const SQUARE = '[\d.½¼¾⅛⅜⅝⅞ ]+(?:(?:in|mm|cm) )?square';
+    private const SIZE_ALONE = '/^\s*(?:A\d|C[5-7]|DL|slimline|'.self::SQUARE.'|'.self::DIGITS.'[×x*]'.self::DIGITS.'(?:in|mm|cm)?)\s*$/iu';
     private const MOST_PHOTOS = 24;
 
     /** @var list<string> */
@@ -140,7 +141,9 @@ final class DesignWords
         }
         $card = CardSize::named($part);
         if (null !== $card) {
-            $this->assumed[] = 1 === preg_match('/(?<!\p{L})(C[5-7])(?!\d)/iu', $part, $m) ? \sprintf('%s, which goes into %s', $card->value, strtoupper($m[1])) : '';
+            if (1 === preg_match('/(?<!\p{L})(C[5-7])(?!\d)/iu', $part, $m)) {
+                $this->assumed[] = \sprintf('%s, which goes into %s', $card->value, strtoupper($m[1]));
+            }
 
             return $card->sides();
         }

@@ -26,7 +26,13 @@ final class InvalidLength extends \InvalidArgumentException
     {
         $other = LengthUnit::Inch === $unit ? LengthUnit::Millimetre : LengthUnit::Inch;
 
-        return new self(\sprintf('“%1$s” would be in %2$s here. Write “%1$s %3$s” or “%1$s %4$s”, whichever it is.', self::shortened($text), self::name($unit), $other->value, $unit->value));
+        return new self(\sprintf(
+            '“%1$s” would be in %2$s here. Write “%1$s %3$s” or “%1$s %4$s”, whichever it is.',
+            self::shortened($text),
+            self::name($unit),
+            $other->value,
+            $unit->value,
+        ));
     }
 
     private static function name(LengthUnit $unit): string

@@ -12,6 +12,7 @@ final readonly class LengthFormat
 {
     private const TICKS_PER_SIXTEENTH = Length::TICKS_PER_INCH / 16;
     private const TICKS_PER_SIXTY_FOURTH = Length::TICKS_PER_INCH / 64;
+    private const LONG_INCHES = 120;
     private const GLYPHS = ['1/4' => '¼', '1/2' => '½', '3/4' => '¾', '1/8' => '⅛', '3/8' => '⅜', '5/8' => '⅝', '7/8' => '⅞'];
 
     public function __construct(public LengthUnit $unit)
@@ -25,13 +26,13 @@ final readonly class LengthFormat
     }
 
     /**
-     * Returns a length off a roll as people speak of it: `18 in` and `600 mm` as they are; from a yard or a metre on `5½ yd`, `5 m`, or
-     * `about 16 ft 5 in`, `about 4.57 m` where it is not exactly so.
+     * Returns a length off a roll as people speak of it: `36½ in` and `600 mm` as they are; from ten feet or a metre on `5½ yd`, `5 m`,
+     * or `about 16 ft 5 in`, `about 4.57 m` where it is not exactly so.
      */
     public function rolled(Length $length): string
     {
         [$unit, $of] = LengthUnit::Inch === $this->unit ? [36 * Length::TICKS_PER_INCH, 4] : [1000 * Length::TICKS_PER_MILLIMETRE, 100];
-        if ($length->ticks < $unit) {
+        if ($length->ticks < (LengthUnit::Inch === $this->unit ? self::LONG_INCHES * Length::TICKS_PER_INCH : $unit)) {
             return $this->full($length);
         }
         $isExact = 0 === $length->ticks * $of % $unit;

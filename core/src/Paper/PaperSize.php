@@ -36,9 +36,17 @@ enum PaperSize: string
      */
     public static function usualIn(LengthUnit $unit): array
     {
-        return LengthUnit::Inch === $unit
-            ? [self::Letter, self::A4, self::A5, self::A6, self::Layout, self::Pad6, self::Pad6By8, self::Pad8, self::Watercolour, self::Pocket3By4, self::Pocket4By6]
-            : [self::A4, self::A3, self::A5, self::A6, self::LayoutMetric, self::Pad15, self::Pad15By20, self::Pad20, self::WatercolourMetric, self::Photo10By15];
+        if (LengthUnit::Millimetre === $unit) {
+            return [
+                self::A4, self::A3, self::A5, self::A6, self::LayoutMetric,
+                self::Pad15, self::Pad15By20, self::Pad20, self::WatercolourMetric, self::Photo10By15,
+            ];
+        }
+
+        return [
+            self::Letter, self::A4, self::A5, self::A6, self::Layout,
+            self::Pad6, self::Pad6By8, self::Pad8, self::Watercolour, self::Pocket3By4, self::Pocket4By6,
+        ];
     }
 
     public function size(): Size

@@ -24,12 +24,13 @@ final readonly class Wall
     {
         $byWall = [];
         foreach ($units as $unit) {
-            $byWall[$unit->wall][] = $unit;
+            $byWall['='.mb_strtolower($unit->wall)][] = $unit;
         }
         $walls = [];
-        foreach ($byWall as $name => $standing) {
+        foreach ($byWall as $standing) {
+            $name = $standing[0]->wall;
             usort($standing, static fn (Standing $a, Standing $b): int => [$a->along, $a->walk, $a->id] <=> [$b->along, $b->walk, $b->id]);
-            $walls[] = new self((string) $name, $standing);
+            $walls[] = new self($name, $standing);
         }
         usort($walls, static fn (self $a, self $b): int => $a->middleOfWalk() <=> $b->middleOfWalk());
 

@@ -36,4 +36,15 @@ final class StampInkTest extends TestCase
         self::assertSame(Care::onReturn(\Lottel\Core\Care\Hazard::Inky)->do, Care::onReturnOfStamps([])->do);
         self::assertTrue(Care::onReturnOfStamps([$pigment])->isTicked);
     }
+
+    public function testItsOwnRecordIsReadToTheEnd(): void
+    {
+        foreach ([
+            'waterproof' => false, 'water-resistant dye' => false, 'not with water' => false, 'never water, stamp cleaner' => false,
+            'stamp cleaner' => false, 'water' => true, 'water or stamp cleaner' => true, 'soap and water' => true,
+        ] as $record => $isWashedOff) {
+            self::assertSame($isWashedOff, StampInk::of('Petrel ink', '', $record)->isWashedOff, $record);
+        }
+        self::assertFalse(StampInk::of('Petrel ink', 'waterproof dye')->isWashedOff);
+    }
 }

@@ -184,4 +184,11 @@ final class ColourTest extends TestCase
             }
         }
     }
+
+    public function testAColourIsSpeltAsTheRoomSpellsIt(): void
+    {
+        $words = new ColourWords(['Gold' => '#c9a227', 'Écume' => '#e0f0ee']);
+        self::assertSame(['Gold', 'Gold', 'Écume', 'Silver'], array_map($words->spelt(...), ['gold', ' GOLD ', 'écume', 'Silver']));
+        self::assertSame('#e0f0ee', $words->find('ÉCUME')?->hex());
+    }
 }

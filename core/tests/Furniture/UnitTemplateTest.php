@@ -97,7 +97,7 @@ final class UnitTemplateTest extends TestCase
 
     public function testRowsThatDoNotGoIntoAUnitNameItsFrame(): void
     {
-        $mm = static fn (int ...$all): array => array_map(static fn (int $one): Length => Length::ofTenthMillimetres(10 * $one), $all);
+        $mm = static fn (int ...$all): array => array_map(static fn (int $one): Length => Length::ofTenthMillimetres(10 * $one), array_values($all));
         try {
             UnitTemplate::Chest->plan('C', 5, 1, new UnitSize(height: $mm(450)[0], rowHeights: $mm(60, 60, 90, 90, 120)));
             self::fail('420 and 36 do not go into 450.');

@@ -155,7 +155,8 @@ final class LengthTest extends TestCase
         $metric = new LengthFormat(LengthUnit::Millimetre);
         self::assertSame('18 in', $inches->rolled(Length::ofInches(18)));
         self::assertSame('5½ yd', $inches->rolled(Length::ofInches(198)));
-        self::assertSame('4 ft 2 in', $inches->rolled(Length::ofInches(50)));
+        self::assertSame('36½ in', $inches->rolled(Length::ofInches(73, 2)));
+        self::assertSame('10 ft 2 in', $inches->rolled(Length::ofInches(122)));
         self::assertSame('about 16 ft 5 in', $inches->rolled(Length::ofTenthMillimetres(50_000)), '5 m is 196.85 in');
         self::assertSame('600 mm', $metric->rolled(Length::ofTenthMillimetres(6000)));
         self::assertSame('5 m', $metric->rolled(Length::ofTenthMillimetres(50_000)));

@@ -80,10 +80,10 @@ final class WeekLoadTest extends TestCase
     {
         [$hours, $plan] = self::crowded();
         $today = self::day('2027-03-03');
-        $of = static fn (array $dates): array => TodayAtBench::of($today, $hours, $plan, [], [], $dates)->sentences;
-        self::assertSame('Nothing must be begun before Thursday 4 March.', $of([['Maren is 40', self::day('2027-03-04')]])[0]);
-        self::assertSame('Nothing must be begun before Saturday 6 March.', $of([['Maren is 40', self::day('2027-03-20')]])[0]);
-        self::assertSame('Nothing is planned yet for Maren is 40: begin it now.', $of([['Maren is 40', $today]])[0]);
+        $of = static fn (string $name, Day $begin): string => TodayAtBench::of($today, $hours, $plan, [], [], [[$name, $begin]])->sentences[0];
+        self::assertSame('Nothing must be begun before Thursday 4 March.', $of('Maren is 40', self::day('2027-03-04')));
+        self::assertSame('Nothing must be begun before Saturday 6 March.', $of('Maren is 40', self::day('2027-03-20')));
+        self::assertSame('Nothing is planned yet for Maren is 40: begin it now.', $of('Maren is 40', $today));
         self::assertSame(
             'Nothing must be begun before Thursday 4 March.',
             TodayAtBench::of($today, $hours, [], [], [], [['Maren is 40', self::day('2027-03-04')]])->sentences[0],

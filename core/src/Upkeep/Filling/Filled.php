@@ -13,17 +13,20 @@ final readonly class Filled
     /** From here on a place is near its limit. */
     private const NEAR = 0.85;
 
+    /** How full it is, 1 being full to bursting: the one scale wherever it is told. */
     public float $share;
     public ?float $load;
 
     /** @var list<string> what is wrong with it, worst first */
     public array $warnings;
+    private float $withRoom;
     private float $litresLeft;
 
     /** @param Contents $contents all that is in it or belongs there */
     public function __construct(Capacity $capacity, public Contents $contents)
     {
-        $this->share = $capacity->fullnessWithRoom($contents);
+        $this->share = $capacity->fullness($contents);
+        $this->withRoom = $capacity->fullnessWithRoom($contents);
         $this->load = $capacity->load($contents);
         $this->warnings = $capacity->warnings($contents);
         $this->litresLeft = $capacity->litres() - $contents->litres;
@@ -36,7 +39,7 @@ final readonly class Filled
 
     public function isNear(): bool
     {
-        return !$this->isOver() && max($this->share, $this->load ?? 0.0) >= self::NEAR;
+        return !$this->isOver() && max($this->withRoom, $this->load ?? 0.0) >= self::NEAR;
     }
 
     /**

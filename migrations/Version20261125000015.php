@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Migrations;
+
+use App\Database\StepJournal;
+use Doctrine\DBAL\Schema\Schema;
+use Doctrine\Migrations\AbstractMigration;
+
+/** Adds a column; names that differ in small and capital letters alone become one. */
+final class Version20261125000015 extends AbstractMigration
+{
+    public function getDescription(): string
+    {
+        return 'A price that came with old stock is no money spent; a wall, and a colour, has one spelling.';
+    }
+
+    public function up(Schema $schema): void
+    {
+        $this->addSql('ALTER TABLE price ADD COLUMN is_spent BOOLEAN DEFAULT 1 NOT NULL');
+    }
+
+    public function postUp(Schema $schema): void
+    {
+        $this->oneSpelling('unit', 'wall');
+        $this->oneSpelling('item', 'colour_name');
+        foreach (StepJournal::install($this->connection) as $sql) {
+            $this->connection->executeStatement($sql);
+        }
+    }
+
+    /** The spelling that came first is the one. */
+    private function oneSpelling(string $table, string $column): void
+    {
+        $first = [];
+        foreach ($this->connection->fetchFirstColumn("SELECT $column FROM $table WHERE $column <> '' GROUP BY $column ORDER BY min(id)") as $spelt) {
+            $name = \is_string($spelt) ? $spelt : '';
+            $known = $first[mb_strtolower($name)] ??= $name;
+            if ($known !== $name) {
+                $this->connection->executeStatement("UPDATE $table SET $column = ? WHERE $column = ?", [$known, $name]);
+            }
+        }
+    }
+
+    public function down(Schema $schema): void
+    {
+        $this->addSql('ALTER TABLE price DROP COLUMN is_spent');
+    }
+}
