@@ -70,8 +70,7 @@ final class UpgradeTest extends OwnFileTestCase
         $cache = $this->data.'-cache';
         (new Filesystem())->chown($this->data, 'nobody', true);
         try {
-            $upgrade = $this->script('bin/upgrade');
-            $upgrade->setEnv($upgrade->getEnv() + ['APP_CACHE_DIR' => $cache]);
+            $upgrade = $this->script('env', 'APP_CACHE_DIR='.$cache, 'bin/upgrade');
             $upgrade->run();
             self::assertSame(0, $upgrade->getExitCode(), $upgrade->getErrorOutput().$upgrade->getOutput());
             $owners = new Process(['find', $this->data, $cache, '-not', '-user', 'nobody']);

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Backup;
 
-use App\People\DoorController;
 use App\Steps\Outcome;
 use App\Web\Input;
 use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
 use App\Web\Progress;
+use App\Web\SaidAtTheDoor;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -116,7 +116,7 @@ final class SafeController extends Page
         );
         $security->logout(false);
         $request->getSession()->invalidate();
-        $request->getSession()->set(DoorController::SAID, trim($said));
+        SaidAtTheDoor::say($request->getSession(), trim($said));
 
         return $this->redirectToRoute('sign_in', status: 303);
     }

@@ -8,6 +8,8 @@ use App\Web\Frame;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Catalogue\PlaceRule;
+use Lottel\Core\Stash\PastedLine;
+use Lottel\Core\Stash\PastedLines;
 
 /** Reads lines about new things into cells, with what is guessed of each. */
 final readonly class NewCells
@@ -17,25 +19,45 @@ final readonly class NewCells
     }
 
     /**
+     * What somebody has named in a photo.
+     *
      * @return list<NewCell>
      *
      * @throws InvalidPaste if a line cannot be read
      */
-    public function read(string $text, ?SeenThings $seen = null, PlaceRule $rule = new PlaceRule()): array
+    public function read(string $text, SeenThings $seen, PlaceRule $rule): array
     {
         $things = PastedThing::lines($text, $rule->yielding(), $this->frame->quantities(), $this->frame->colours());
         $doubles = $this->doubles->of($things);
         $cells = [];
         foreach ($things as $line => $thing) {
-            $cells[] = null === $seen ? $this->guessed($thing, $doubles[$line] ?? []) : $this->seen($seen, $line, $thing, $doubles[$line] ?? []);
+            $cells[] = $this->seen($seen, $line, $thing, $doubles[$line] ?? []);
         }
 
         return $cells;
     }
 
-    /** @param list<DoubleRow> $doubles */
-    private function guessed(PastedThing $thing, array $doubles): NewCell
+    /** @return list<NewCell> of every line one, of what cannot be read too */
+    public function typed(PastedLines $lines): array
     {
+        $doubles = $this->doubles->of(array_map(static fn (PastedLine $line): PastedThing => $line->thing, $lines->lines));
+
+        return array_map(
+            fn (PastedLine $line, int $at): NewCell => $this->guessed($line, $doubles[$at] ?? []),
+            $lines->lines,
+            array_keys($lines->lines),
+        );
+    }
+
+    public function lines(string $text): PastedLines
+    {
+        return PastedLines::read($text, (new PlaceRule())->yielding(), $this->frame->quantities(), $this->frame->colours());
+    }
+
+    /** @param list<DoubleRow> $doubles */
+    private function guessed(PastedLine $line, array $doubles): NewCell
+    {
+        $thing = $line->thing;
         $guessed = $thing->colourInName($this->frame->colours());
         $home = $this->homes->forNew($thing);
 
@@ -46,7 +68,9 @@ final readonly class NewCells
             $home->address ?? '',
             implode(', ', $home->reasons ?? []),
             $doubles,
-            $thing->sizeInName($this->frame->measure()),
+            isset($line->wrong['size']) ? null : $thing->sizeInName($this->frame->measure()),
+            wrong: $line->wrong,
+            typed: $line->typed,
         );
     }
 

@@ -37,15 +37,52 @@ final readonly class NewThingsForm
     {
         $things = [];
         foreach ($this->lines($input) as $line) {
-            $thing = $this->thing($input, $line);
+            $thing = $this->one($input, $line, $seen[$line] ?? null);
             if (null !== $thing) {
-                $things[] = new NewThing(
-                    $thing,
-                    $this->places->chosen($input, 'home_'.$line),
-                    $this->moreOf($input, $line),
-                    str_starts_with($input->text('double_'.$line, 20), self::THAT_ONE),
-                    $seen[$line] ?? null,
-                );
+                $things[] = $thing;
+            }
+        }
+        $input->check();
+
+        return $things;
+    }
+
+    private function one(Input $input, int $line, ?SeenAt $seen): ?NewThing
+    {
+        $thing = $this->thing($input, $line);
+
+        return null === $thing ? null : new NewThing(
+            $thing,
+            $this->places->chosen($input, 'home_'.$line),
+            $this->moreOf($input, $line),
+            str_starts_with($input->text('double_'.$line, 20), self::THAT_ONE),
+            $seen,
+        );
+    }
+
+    /**
+     * Reads those that are right; a line that is not is left as it was typed.
+     *
+     * @param list<string> $left
+     *
+     * @param-out list<string> $left
+     *
+     * @return list<NewThing>
+     *
+     * @throws InvalidInput if there are too many
+     */
+    public function right(Input $input, array &$left): array
+    {
+        $things = $left = [];
+        foreach ($this->lines($input) as $line) {
+            $mark = $input->mark();
+            $thing = $this->one($input, $line, null);
+            if ($input->backTo($mark) || null === $thing) {
+                $cells = array_map(static fn (string $cell): string => $input->text($cell.'_'.$line, 4000), self::CELLS);
+                $left[] = rtrim(implode('; ', $cells), '; ');
+                $input->backTo($mark);
+            } else {
+                $things[] = $thing;
             }
         }
         $input->check();

@@ -19,15 +19,15 @@ use App\Stores\Places;
 use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\InvalidInput;
+use App\Web\LinesLeft;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Catalogue\Kind;
-use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Colour\Family;
 use Lottel\Core\Filing\SortBy;
 use Lottel\Core\Furniture\Container;
+use Lottel\Core\Stash\PastedLines;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -49,6 +49,8 @@ final class PlaceController extends Page
         private readonly LogReading $log,
         private readonly HomeReading $homes,
         private readonly PlacePhotoReading $photos,
+        private readonly LinesLeft $left,
+        private readonly LikelyDoubles $doubles,
     ) {
     }
 
@@ -76,28 +78,36 @@ final class PlaceController extends Page
     {
         return $this->write($request, function (Input $input, Step $step) use ($address, $takeIn, $warn): Outcome {
             $place = $this->places->inUse($address);
-            $items = $takeIn($step, $place, $this->pasted($input, $place));
-            $said = Counted::sentence(self::names($items), \sprintf('in %s now.', $place->address));
+            $lines = $this->pasted($input, $place);
+            if ([] === $lines->things() || ([] !== $lines->wrong() && !$input->isTicked('right'))) {
+                $input->refuse('things', [] === $lines->lines ? 'Please fill this in.' : self::said($lines));
+                $input->check();
+            }
+            $items = $takeIn($step, $place, $lines->things());
+            $left = \count($lines->wrong());
+            $said = Counted::sentence(self::names($items), \sprintf('in %s now.', $place->address))
+                .(0 === $left ? '' : ' '.Counted::of($left, 'line is', 'lines are').' left to be put right.');
+            $url = $this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : '');
 
-            return Outcome::undoable($this->urlOf($place).($input->isTicked('quick') ? '?quick=1' : ''), trim($said.' '.$warn->ofHomes($items)));
-        }, fn (Problem $problem): Response => $this->show($address, $problem));
+            return Outcome::undoable($this->left->kept($lines->wrongText(), $url), trim($said.' '.$warn->ofHomes($items)));
+        }, fn (Problem $problem): Response => $this->show($address, $problem, $this->previewed($request, $address)));
     }
 
     /** Shows what pasted lines would become, before anything is written. */
     #[Route('/stores/places/{address}/preview', name: 'preview', methods: ['POST'])]
     #[IsGranted('ROLE_OWNER')]
-    public function preview(Request $request, string $address, LikelyDoubles $doubles): Response
+    public function preview(Request $request, string $address): Response
     {
         $input = $this->input($request);
         try {
-            $things = $this->pasted($input, $this->places->inUse($address));
-        } catch (InvalidInput|InvalidPaste $wrong) {
+            $this->pasted($input, $this->places->inUse($address));
+        } catch (InvalidInput $wrong) {
             $response = $this->show($address, Problem::from($wrong, $request, $this->frame->quantities()));
             $response->setStatusCode(422);
 
             return $response;
         }
-        $response = $this->show($address, null, new ThingsPreview($this->pastedText($input), $things, $doubles->of($things)));
+        $response = $this->show($address, null, $this->previewed($request, $address));
         $response->headers->set('HX-Push-Url', 'false');
 
         return $response;
@@ -153,13 +163,38 @@ final class PlaceController extends Page
         }, fn (Problem $problem): Response => $this->show($address, $problem));
     }
 
-    /** @return list<PastedThing> */
-    private function pasted(Input $input, Place $place): array
+    /** @throws InvalidInput if there is nothing, or too much */
+    private function pasted(Input $input, Place $place): PastedLines
     {
         $text = $this->pastedText($input);
         $input->check();
 
-        return PastedThing::lines($text, $place->rule(), $this->frame->quantities(), $this->frame->colours());
+        return PastedLines::read($text, $place->rule(), $this->frame->quantities(), $this->frame->colours());
+    }
+
+    /** What is typed as it would become things, and what of it cannot be read; null where nothing is typed. */
+    private function previewed(Request $request, string $address): ?ThingsPreview
+    {
+        $input = $this->input($request);
+        try {
+            $lines = $this->pasted($input, $this->places->inUse($address));
+        } catch (InvalidInput) {
+            return null;
+        }
+        $things = $lines->things();
+
+        return [] === $lines->lines
+            ? null
+            : new ThingsPreview($this->pastedText($input), $things, $this->doubles->of($things), $lines->wrong(), $lines->headings, $lines->passedOver);
+    }
+
+    private static function said(PastedLines $lines): string
+    {
+        $wrong = $lines->wrong();
+
+        return 1 === \count($wrong)
+            ? \sprintf('Line %d: %s', $wrong[0]->number, $wrong[0]->inWords())
+            : \sprintf('%s cannot be read; what is wrong is told beside each.', Counted::of(\count($wrong), 'line'));
     }
 
     private function pastedText(Input $input): string
@@ -186,6 +221,7 @@ final class PlaceController extends Page
             'facts' => $this->homes->facts($place, $contents),
             'photo' => $this->photos->of($place),
             'preview' => $preview,
+            'left' => $this->left->asked(),
             'families' => Family::cases(),
             'seasons' => Season::cases(),
             'log' => $this->log->lines(new LogFilter(place: $place->id), self::LINES_OF_LOG),

@@ -9,12 +9,13 @@ use App\Steps\Step;
 use App\Steps\StepRefused;
 use App\Web\Input;
 use App\Web\InvalidInput;
+use App\Web\LinesLeft;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Stash\PastedLines;
 use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -25,14 +26,14 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 #[IsGranted('ROLE_OWNER')]
 final class TakeInController extends Page
 {
-    public function __construct(private readonly NewThingsForm $form, private readonly NewCells $cells)
+    public function __construct(private readonly NewThingsForm $form, private readonly NewCells $cells, private readonly LinesLeft $left)
     {
     }
 
     #[Route('/take-in', name: 'front_door', methods: ['GET'])]
     public function door(?Problem $problem = null): Response
     {
-        return $this->show([], '', $problem);
+        return $this->show(null, $this->left->asked(), $problem);
     }
 
     /** Shows what lines would become, with what is guessed, before anything is written. */
@@ -47,51 +48,46 @@ final class TakeInController extends Page
             if ($many > NewThingsForm::MOST) {
                 throw new InvalidInput(['things' => \sprintf('%d lines at once are too many; %d at the most.', $many, NewThingsForm::MOST)]);
             }
-            $cells = $this->cells->read($text);
-        } catch (InvalidInput|InvalidPaste $wrong) {
-            $response = $this->show([], $text, Problem::from($wrong, $request, $this->frame->quantities()));
+            $lines = $this->cells->lines($text);
+        } catch (InvalidInput $wrong) {
+            $response = $this->show(null, $text, Problem::from($wrong, $request, $this->frame->quantities()));
             $response->setStatusCode(422);
 
             return $response;
         }
 
-        return $this->show($cells, $text, null);
+        return $this->show($lines, $text, null);
     }
 
     #[Route('/take-in', name: 'take_all_in', methods: ['POST'])]
     public function takeIn(Request $request, TakeIn $takeIn): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($takeIn): Outcome {
-            $things = $this->form->read($input);
+            $left = [];
+            $things = $input->isTicked('right') ? $this->form->right($input, $left) : $this->form->read($input);
             if ([] === $things) {
                 throw StepRefused::everythingLeftOut();
             }
             $takeIn->all($step, $things);
             $withoutHome = \count(array_filter($things, static fn (NewThing $new): bool => null === $new->home && null === $new->moreOf?->home));
             $said = Counted::of(\count($things), 'thing is', 'things are').' in the room now'
-                .(0 === $withoutHome ? '.' : '; '.Counted::of($withoutHome, 'has', 'have').' no home yet.');
+                .(0 === $withoutHome ? '.' : '; '.Counted::of($withoutHome, 'has', 'have').' no home yet.')
+                .([] === $left ? '' : ' '.Counted::of(\count($left), 'line is', 'lines are').' left to be put right.');
 
-            return Outcome::undoable($this->generateUrl('front_door'), $said);
-        }, fn (Problem $problem): Response => $this->show(null, $request->request->getString('text'), $problem));
+            return Outcome::undoable($this->left->kept(implode("\n", $left), $this->generateUrl('front_door')), $said);
+        }, function (Problem $problem) use ($request): Response {
+            $text = $request->request->getString('text');
+
+            return $this->show($this->cells->lines($text), $text, $problem);
+        });
     }
 
-    /** @return list<NewCell> */
-    private function cellsOf(string $text): array
+    /** @param PastedLines|null $lines null where lines are still to be typed */
+    private function show(?PastedLines $lines, string $text, ?Problem $problem): Response
     {
-        try {
-            return $this->cells->read($text);
-        } catch (InvalidPaste) {
-            return [];
-        }
-    }
-
-    /** @param list<NewCell>|null $cells null where the ones that were sent are shown again */
-    private function show(?array $cells, string $text, ?Problem $problem): Response
-    {
-        $cells ??= $this->cellsOf($text);
-
         return $this->render('catalogue/take_in.html.twig', [
-            'cells' => $cells,
+            'cells' => null === $lines ? [] : $this->cells->typed($lines),
+            'lines' => $lines,
             'text' => $text,
             'kinds' => Kind::cases(),
             'trackings' => Tracking::cases(),

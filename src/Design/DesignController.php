@@ -20,6 +20,7 @@ use Lottel\Core\Design\Fold;
 use Lottel\Core\Design\Form;
 use Lottel\Core\Design\ListedPiece;
 use Lottel\Core\Design\PageGrid;
+use Lottel\Core\Design\PassedOver;
 use Lottel\Core\Design\StartingLayout;
 use Lottel\Core\Design\Thing;
 use Lottel\Core\Design\ThingRole;
@@ -172,7 +173,10 @@ final class DesignController extends Page
             throw new \LogicException('It was refused.');
         }
 
-        return [$read->design, $read->sentence()];
+        $passedOver = PassedOver::in($words, $this->frame->measure(), true);
+        $said = [] === $passedOver ? '' : \sprintf('Not understood: %s.', implode(', ', array_map(static fn (string $one): string => '“'.$one.'”', $passedOver)));
+
+        return [$read->design, trim($read->sentence().' '.$said)];
     }
 
     private function done(int $id, string $said, string $open = ''): Outcome

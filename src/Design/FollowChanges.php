@@ -15,6 +15,7 @@ use Lottel\Core\Design\Design;
 use Lottel\Core\Design\DesignWords;
 use Lottel\Core\Design\KeptDesign;
 use Lottel\Core\Design\Thing;
+use Lottel\Core\Kit\Makes;
 
 /** Lets a kit's design follow what a person changes on its list, at its cutting table, or in what it makes. */
 final readonly class FollowChanges implements DesignedList, DesignedPieces
@@ -48,7 +49,7 @@ final readonly class FollowChanges implements DesignedList, DesignedPieces
         if (null === $read) {
             return null;
         }
-        $kit->makes = $words;
+        $kit->makes = Makes::beginning($words, 200);
         $kit->name = mb_strtoupper(mb_substr($kit->name, 0, 1)).mb_substr($kit->name, 1);
         ($this->begin)($kit, $read->design);
 

@@ -15,14 +15,19 @@ use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use Lottel\Core\Design\DesignWords;
+use Lottel\Core\Design\PassedOver;
 use Lottel\Core\Kit\Makes;
 use Lottel\Core\Words\Counted;
+use Lottel\Core\Year\FinishedWords;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 
 final class PlanController extends Page
 {
+    private const LONGEST_SENTENCE = 1000;
+
     public function __construct(
         private readonly KitReading $reading,
         private readonly Kits $kits,
@@ -45,18 +50,28 @@ final class PlanController extends Page
     public function plan(Request $request, PlanKit $plan, DesignedList $design): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($plan, $design): Outcome {
-            $line = $input->text('name', 120, true);
+            $line = (string) preg_replace('/\s+/u', ' ', $input->text('name', self::LONGEST_SENTENCE, true));
             $input->check();
-            $kit = $plan($step, new KitDescription(Makes::title($line), null === Makes::read($line)->pieces ? '' : $line));
-
+            $makes = null === Makes::read($line)->pieces ? '' : Makes::beginning($line, 200);
+            $kit = $plan($step, new KitDescription(
+                Makes::beginning(Makes::title($line), 120),
+                $makes,
+                occasion: FinishedWords::occasion($line),
+            ));
             $told = $design->reads($kit, $line);
+            $unit = $this->frame->measure();
+            $passedOver = PassedOver::sentence($line, $unit, null !== $told);
+            if ('' !== $passedOver || ($line !== $kit->makes && $line !== $kit->name)) {
+                $kit->note = $line;
+            }
+            $size = DesignWords::lacksSize($line, $unit)
+                ? \sprintf('No design is begun, since no size is said that could be read: write one such as %s.', $this->frame->usual()->exampleOfPiece())
+                : 'Now say what it needs.';
 
-            return null === $told
-                ? Outcome::undoable($this->urlOf($kit), \sprintf('“%s” is planned. Now say what it needs.', $kit->name))
-                : Outcome::undoable(
-                    $this->generateUrl('design', ['id' => $kit->id]),
-                    trim(\sprintf('“%s” is planned, with its design. %s', $kit->name, $told)),
-                );
+            return Outcome::undoable(
+                null === $told ? $this->urlOf($kit) : $this->generateUrl('design', ['id' => $kit->id]),
+                trim(\sprintf('“%s” is planned%s. %s %s', $kit->name, null === $told ? '' : ', with its design', $told ?? $size, $passedOver)),
+            );
         }, $this->showAll(...));
     }
 

@@ -9,6 +9,7 @@ use App\Web\Input;
 use App\Web\InvalidInput;
 use App\Web\Page;
 use App\Web\Problem;
+use App\Web\SaidAtTheDoor;
 use Lottel\Core\Measure\LengthUnit;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\Request;
@@ -19,9 +20,6 @@ use Symfony\Component\Security\Http\Authentication\AuthenticationUtils;
 /** Coming in: the first run, signing in, and going on with what was interrupted. */
 final class DoorController extends Page
 {
-    /** What the session tells on the page of the sign-in, once. */
-    public const SAID = 'said at the door';
-
     #[Route('/sign-in', name: 'sign_in', methods: ['GET', 'POST'])]
     public function signIn(Request $request, AuthenticationUtils $authentication, OpenRoom $open): Response
     {
@@ -36,7 +34,7 @@ final class DoorController extends Page
         return $this->render('people/sign_in.html.twig', [
             'error' => $error,
             'login' => $authentication->getLastUsername(),
-            'said' => $request->getSession()->remove(self::SAID),
+            'said' => SaidAtTheDoor::once($request->getSession()),
             'unfinished' => null !== UnfinishedForm::waiting($request->getSession()),
         ], new Response(status: null === $error ? 200 : 422));
     }

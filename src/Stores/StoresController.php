@@ -6,6 +6,7 @@ namespace App\Stores;
 
 use App\Steps\Outcome;
 use App\Web\Input;
+use App\Web\LinesLeft;
 use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Catalogue\Kind;
@@ -28,6 +29,7 @@ final class StoresController extends Page
         private readonly PlaceReading $places,
         private readonly RoomWalls $walls,
         private readonly WallReading $next,
+        private readonly LinesLeft $left,
     ) {
     }
 
@@ -78,7 +80,8 @@ final class StoresController extends Page
             $changed = $name($unit, $this->names($input, (int) $unit->id));
 
             return Outcome::undoable(
-                $input->isTicked('from') ? $this->cameFrom($input) : $this->generateUrl('unit', ['letters' => $unit->letters]),
+                $input->isTicked('from') ? $this->left->kept($input->text('things', 40_000), $this->cameFrom($input))
+                    : $this->generateUrl('unit', ['letters' => $unit->letters]),
                 0 === $changed ? 'Nothing was changed.' : \sprintf('%s written down.', Counted::of($changed, 'place')),
             );
         }, fn (Problem $problem): Response => $this->showUnit($letters, $problem));

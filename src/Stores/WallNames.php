@@ -16,7 +16,7 @@ final readonly class WallNames
     /** Returns the name as the room spells it already; as it was typed where there is no such wall. */
     public function spelt(string $typed): string
     {
-        foreach ($this->database->fetchFirstColumn('SELECT wall FROM unit WHERE retired_at IS NULL ORDER BY id') as $known) {
+        foreach ($this->database->fetchFirstColumn('SELECT wall FROM unit ORDER BY id') as $known) {
             if (\is_string($known) && self::plain($known) === self::plain($typed)) {
                 return $known;
             }

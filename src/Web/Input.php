@@ -383,6 +383,21 @@ final class Input
         return 1 === preg_match('/^\d{1,12}$/D', $text) ? (int) $text : 0;
     }
 
+    /** How much was refused so far; backTo() forgets what was refused after it. */
+    public function mark(): int
+    {
+        return \count($this->errors);
+    }
+
+    /** Forgets what was refused since a mark; returns whether anything was. */
+    public function backTo(int $mark): bool
+    {
+        $isRefused = \count($this->errors) > $mark;
+        $this->errors = \array_slice($this->errors, 0, $mark, true);
+
+        return $isRefused;
+    }
+
     public function refuse(string $field, string $message): void
     {
         $this->errors[$field] ??= $message;

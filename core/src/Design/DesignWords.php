@@ -59,6 +59,14 @@ final class DesignWords
         return (new self($unit))->design(trim($text));
     }
 
+    /** Whether words speak of something with a size of its own, but say none that can be; so nothing can be designed yet. */
+    public static function lacksSize(string $text, LengthUnit $unit): bool
+    {
+        $form = self::formOf(trim($text));
+
+        return null !== $form && !$form->isListed() && null !== Makes::read($text)->pieces && null === self::read($text, $unit);
+    }
+
     private function design(string $text): ?WordedDesign
     {
         $form = self::formOf($text);

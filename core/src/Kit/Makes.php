@@ -54,6 +54,18 @@ final readonly class Makes
         return mb_strtoupper(mb_substr($name, 0, 1)).mb_substr($name, 1);
     }
 
+    /** Returns the beginning of a text that is no longer than so many characters, whole words of it; the whole where it is short enough. */
+    public static function beginning(string $text, int $most): string
+    {
+        if (mb_strlen($text) <= $most) {
+            return $text;
+        }
+        $short = mb_substr($text, 0, $most);
+        $end = mb_strrpos($short, ' ');
+
+        return rtrim(false === $end ? mb_substr($short, 0, $most - 1) : mb_substr($short, 0, min($end, $most - 1)), ' ,;').'…';
+    }
+
     /** Returns what the pieces of a kit are called unless a person says so: the name of the kit without its number. */
     public static function nameOfPieces(string $kit): string
     {

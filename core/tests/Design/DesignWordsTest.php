@@ -8,6 +8,8 @@ use Lottel\Core\Design\DesignPiece;
 use Lottel\Core\Design\DesignWords;
 use Lottel\Core\Design\Fold;
 use Lottel\Core\Design\Form;
+use Lottel\Core\Design\PassedOver;
+use Lottel\Core\Kit\Makes;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
@@ -133,5 +135,25 @@ final class DesignWordsTest extends TestCase
             $read = DesignWords::read($text, LengthUnit::Millimetre);
             self::assertSame($read?->design, $read?->design->checked());
         }
+    }
+
+    public function testWordsOfWhichNothingWasMadeAreTold(): void
+    {
+        $line = '6 thank you cards, 5 x 7, side fold, Gull base, Deep Channel mat, Fog panel, Lamp Oil strip on foam, by 20 December';
+        self::assertSame(['Gull base', 'Deep Channel', 'Fog', 'Lamp Oil', 'by 20 December'], PassedOver::in($line, LengthUnit::Inch, true));
+        self::assertSame([], PassedOver::in('8 cards, A2, top fold, two mats, panel 4 × 5 1/4, mat 1/8, strip on foam', LengthUnit::Inch, true));
+        self::assertSame([], PassedOver::in('12 × 12 page, three 4 × 6 photos', LengthUnit::Inch, true));
+        self::assertSame(['A2', 'for Maren'], PassedOver::in('Something, A2, for Maren', LengthUnit::Inch, false), 'of a name alone nothing else was made');
+        self::assertSame('Not understood, and kept in its note: “for Maren”.', PassedOver::sentence('8 cards, A2, for Maren', LengthUnit::Inch, true));
+        self::assertTrue(DesignWords::lacksSize('4 cards, 150 square', LengthUnit::Inch));
+        self::assertFalse(DesignWords::lacksSize('Birthday cards', LengthUnit::Inch), 'a name is no such sentence');
+        self::assertFalse(DesignWords::lacksSize('4 cards, A2', LengthUnit::Inch));
+    }
+
+    public function testALongSentenceEndsWithAWholeWord(): void
+    {
+        self::assertSame('Cards for…', Makes::beginning('Cards for everybody', 14));
+        self::assertSame('Cards', Makes::beginning('Cards', 14));
+        self::assertSame(14, mb_strlen(Makes::beginning(str_repeat('x', 40), 14)));
     }
 }
