@@ -12,7 +12,7 @@ $types = [
     'txt' => 'text/plain; charset=utf-8',
     'png' => 'image/png',
 ];
-$file = realpath(__DIR__.$path);
+$file = str_contains($path, "\0") ? false : realpath(__DIR__.$path);
 $type = $types[pathinfo($path, \PATHINFO_EXTENSION)] ?? null;
 if (false !== $file && null !== $type && str_starts_with($file, __DIR__.'/build/') && is_file($file)) {
     $etag = '"'.hash_file('xxh64', $file).'"';

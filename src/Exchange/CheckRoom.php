@@ -32,8 +32,32 @@ final readonly class CheckRoom
         foreach (self::WITHIN as $name => $field) {
             $this->circle($file, $this->format->section($name), $field);
         }
-        $this->people();
+        $this->people($file);
         $this->places();
+        $this->addresses($file);
+        $this->none(
+            $file,
+            'album_pages',
+            'item',
+            'SELECT max(id) FROM album_page WHERE item_id IS NOT NULL GROUP BY item_id HAVING count(*) > 1',
+            'This page has a place in an album already.'
+        );
+        $this->none(
+            $file,
+            'album_pages',
+            'kit',
+            'SELECT max(id) FROM album_page WHERE kit_id IS NOT NULL GROUP BY kit_id HAVING count(*) > 1',
+            'This kit has a place in an album already.'
+        );
+        $this->none($file, 'loans', 'ended', 'SELECT id FROM loan WHERE ended < 0 OR ended > quantity', 'More came back than was lent.');
+        $this->none(
+            $file,
+            'loans',
+            'quantity',
+            "SELECT l.id FROM loan l WHERE l.ended < l.quantity AND l.way = 'lent' AND l.place_id IS NOT NULL
+            AND l.quantity - l.ended > coalesce((SELECT b.quantity FROM balance b WHERE b.item_id = l.item_id AND b.place_id = l.place_id), 0)",
+            'So much of it is not with that person.'
+        );
         $this->trays($file);
         if (false !== $this->database->fetchAssociative('PRAGMA foreign_key_check')) {
             throw new InvalidRoomFile('', 'A row points at one that is not there.');
@@ -74,7 +98,7 @@ final readonly class CheckRoom
         }
     }
 
-    private function people(): void
+    private function people(RoomFile $file): void
     {
         if (false === $this->database->fetchOne('SELECT 1 FROM room')) {
             throw new InvalidRoomFile('rooms', 'There must be a room.');
@@ -82,6 +106,7 @@ final readonly class CheckRoom
         if (false === $this->database->fetchOne('SELECT 1 FROM account WHERE role = ? AND left_at IS NULL', [Role::Owner->value])) {
             throw new InvalidRoomFile('people', 'There must be an owner, who can sign in.');
         }
+        $this->none($file, 'people', 'is_child', "SELECT id FROM account WHERE role = 'owner' AND is_child", 'An owner is no child.');
     }
 
     private function places(): void
@@ -94,6 +119,26 @@ final readonly class CheckRoom
         }
         if (false === $this->database->fetchOne("SELECT 1 FROM place WHERE nature = 'unfiled'")) {
             throw new InvalidRoomFile('places', 'The place for what is not filed is missing.');
+        }
+    }
+
+    private function addresses(RoomFile $file): void
+    {
+        foreach ($this->database->fetchAllKeyValue(
+            "SELECT id, address FROM place WHERE nature = 'storage' AND retired_at IS NULL AND unit_id IS NOT NULL",
+        ) as $id => $address) {
+            if (!Meanings::isAddress(Row::word($address))) {
+                throw new InvalidRoomFile($file->path($this->format->section('places'), (int) $id).'.address', 'This is no address, such as C3 or C3.b.');
+            }
+        }
+    }
+
+    /** @throws InvalidRoomFile if a question finds a row of a section */
+    private function none(RoomFile $file, string $section, string $field, string $sql, string $why): void
+    {
+        $id = $this->database->fetchOne($sql);
+        if (false !== $id && null !== $id) {
+            throw new InvalidRoomFile($file->path($this->format->section($section), Row::number($id)).'.'.$field, $why);
         }
     }
 

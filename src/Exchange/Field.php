@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use Lottel\Core\Words\Printable;
+
 /** One field of a room's file, and the column that it stands for. */
 final readonly class Field
 {
@@ -13,6 +15,7 @@ final readonly class Field
      * @param list<string> $words what it may say, where it is one of several words
      * @param int|null $least where it is a number; of a text its $most characters
      * @param string $of the section whose rows it points at
+     * @param string|null $otherwise what it is, as JSON, where an earlier file does not say it; null where it has to be said
      */
     private function __construct(
         public string $name,
@@ -23,12 +26,15 @@ final readonly class Field
         public ?int $most,
         public array $words,
         public string $of,
+        public ?string $otherwise = null,
     ) {
     }
 
     /** @param string $said as it stands in config/room_format.yaml */
     public static function of(string $name, string $said): self
     {
+        $otherwise = str_contains($said, ' else ') ? substr($said, (int) strpos($said, ' else ') + 6) : null;
+        $said = explode(' else ', $said)[0];
         $parts = explode(' as ', $said);
         [$said, $column] = [$parts[0], $parts[1] ?? null];
         $mayBeNull = str_ends_with($said, '?');
@@ -47,6 +53,7 @@ final readonly class Field
             $isText ? (null === $first ? null : (int) $first) : (null === $second ? null : (int) $second),
             FieldKind::Word === $kind ? self::words((string) $first) : [],
             FieldKind::Reference === $kind ? (string) $first : '',
+            $otherwise,
         );
     }
 
@@ -93,7 +100,7 @@ final readonly class Field
             $this->kind->isWhole() => 'integer',
             default => 'string',
         };
-        $limits = 'string' === $type ? ['maxLength' => $this->most] : ['minimum' => $this->least, 'maximum' => $this->most];
+        $limits = 'string' === $type ? ['maxLength' => $this->most] : ['minimum' => $this->least, 'maximum' => $this->most ?? $this->kind->most()];
         $words = [] === $this->words ? null : [...$this->words, ...($this->mayBeNull ? [null] : [])];
 
         return array_filter([
@@ -127,8 +134,9 @@ final readonly class Field
         if (!\is_int($number)) {
             throw new InvalidRoomFile($path, 'This must be a whole number.');
         }
-        if ($number < ($this->least ?? $number) || $number > ($this->most ?? $number)) {
-            $limits = null === $this->most ? \sprintf('at least %d', $this->least) : \sprintf('from %d to %d', $this->least, $this->most);
+        $most = $this->most ?? $this->kind->most();
+        if ($number < ($this->least ?? $number) || $number > ($most ?? $number)) {
+            $limits = null === $most ? \sprintf('at least %d', $this->least) : \sprintf('from %s to %d', null === $this->least ? 'any' : (string) $this->least, $most);
             throw new InvalidRoomFile($path, "This must be a whole number {$limits}.");
         }
 
@@ -163,6 +171,9 @@ final readonly class Field
         }
         if (null !== $this->most && mb_strlen($value) > $this->most) {
             throw new InvalidRoomFile($path, \sprintf('This must not be longer than %d characters.', $this->most));
+        }
+        if (!Printable::is($value)) {
+            throw new InvalidRoomFile($path, 'There are characters in this that cannot be printed.');
         }
         $pattern = $this->kind->pattern();
         $isOf = null === $pattern || 1 === preg_match("~{$pattern}~D", $value);

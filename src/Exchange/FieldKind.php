@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use Lottel\Core\Measure\Length;
+
 /** What a field of a room's file holds. */
 enum FieldKind: string
 {
@@ -30,6 +32,18 @@ enum FieldKind: string
         return match ($this) {
             self::Id, self::Reference, self::Ticks, self::Grams, self::Milligrams, self::Cents, self::Whole => true,
             default => false,
+        };
+    }
+
+    /** No number of this kind is larger; null where there is no such limit. */
+    public function most(): ?int
+    {
+        return match ($this) {
+            self::Ticks => Length::MOST_TICKS,
+            self::Grams => 1_000_000,
+            self::Milligrams, self::Cents, self::Whole => 1_000_000_000,
+            self::Id, self::Reference => 10 ** 12,
+            default => null,
         };
     }
 

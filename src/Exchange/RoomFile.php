@@ -129,8 +129,8 @@ final class RoomFile
             if (!isset($known[$name]) || !$this->format->section($name)->isNumbered()) {
                 throw new InvalidRoomFile("last_numbers.{$name}", 'This field is not known.');
             }
-            if (!\is_int($number) || $number < 0 || $number > 2 ** 53) {
-                throw new InvalidRoomFile("last_numbers.{$name}", 'This must be a whole number from 0 on.');
+            if (!\is_int($number) || $number < 0 || $number > (FieldKind::Id->most() ?? 0)) {
+                throw new InvalidRoomFile("last_numbers.{$name}", 'This must be a whole number from 0 to a million million.');
             }
             $numbers[(string) $name] = $number;
         }

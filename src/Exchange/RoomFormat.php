@@ -56,14 +56,15 @@ final class RoomFormat
     {
         $sections = [];
         foreach ($this->sections() as $section) {
-            $fields = [];
+            $fields = $required = [];
             foreach ($section->fields as $field) {
                 $fields[$field->name] = $field->schema();
+                $required = null === $field->otherwise ? [...$required, $field->name] : $required;
             }
             $sections[$section->name] = [
                 'description' => $section->says,
                 'type' => 'array',
-                'items' => ['type' => 'object', 'properties' => $fields, 'required' => array_keys($fields), 'additionalProperties' => false],
+                'items' => ['type' => 'object', 'properties' => $fields, 'required' => $required, 'additionalProperties' => false],
             ];
         }
         $numbered = array_filter($this->sections(), static fn (Section $section): bool => $section->isNumbered());

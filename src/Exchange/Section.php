@@ -56,9 +56,12 @@ final readonly class Section
         $columns = [];
         foreach ($this->fields as $field) {
             if (!\array_key_exists($field->name, $given)) {
-                throw new InvalidRoomFile("{$path}.{$field->name}", 'This field is missing.');
+                $given[$field->name] = null === $field->otherwise
+                    ? throw new InvalidRoomFile("{$path}.{$field->name}", 'This field is missing.')
+                    : json_decode($field->otherwise, false, 8, \JSON_THROW_ON_ERROR);
             }
             $columns[$field->column] = $field->read($given[$field->name], $path);
+            Meanings::check($this->name, $field->name, self::plain($given[$field->name]), "{$path}.{$field->name}");
         }
         $unknown = array_diff_key($given, array_flip(array_map(static fn (Field $field): string => $field->name, $this->fields)));
         if ([] !== $unknown) {
@@ -66,5 +69,11 @@ final readonly class Section
         }
 
         return $columns;
+    }
+
+    /** Objects as arrays, as the application reads them out of the database. */
+    private static function plain(mixed $value): mixed
+    {
+        return \is_array($value) || $value instanceof \stdClass ? json_decode((string) json_encode($value), true) : $value;
     }
 }

@@ -22,6 +22,7 @@ use Lottel\Core\Paper\InvalidGrammage;
 use Lottel\Core\Paper\Sheet;
 use Lottel\Core\Paper\SheetShape;
 use Lottel\Core\Paper\SheetSize;
+use Lottel\Core\Words\Printable;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Uid\Uuid;
@@ -69,7 +70,7 @@ final class Input
         if (mb_strlen($text) > $most) {
             $this->refuse($field, \sprintf('%s characters are too many; %d at the most.', number_format(mb_strlen($text)), $most));
         }
-        if (1 === preg_match('/[\x00-\x08\x0b\x0c\x0e-\x1f\x7f]/', $text)) {
+        if (!Printable::is($text)) {
             $this->refuse($field, 'There are characters in this that cannot be printed.');
         }
 
@@ -357,7 +358,7 @@ final class Input
     {
         $value = $this->request->request->all()[$field] ?? [];
 
-        return \is_array($value) ? array_values(array_map(strval(...), array_filter($value, is_scalar(...)))) : [];
+        return \is_array($value) ? array_values(array_map(static fn (mixed $one): string => Printable::cleaned((string) $one), array_filter($value, is_scalar(...)))) : [];
     }
 
     public function isEmpty(string $field): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Year;
 
+use Lottel\Core\Words\Printable;
 use Lottel\Core\Year\BirthdayTitle;
 use Lottel\Core\Year\OccasionKind;
 use Lottel\Core\Year\Recurrence;
@@ -100,7 +101,7 @@ final class DatesInFile
     {
         $value = $of->select($property)[0] ?? null;
 
-        return $value instanceof \Stringable ? trim((string) $value) : '';
+        return $value instanceof \Stringable ? trim(Printable::cleaned((string) $value)) : '';
     }
 
     /** A date such as 19500503, 1950-05-03, 19500503T000000Z, --0503 or --05-03; a year of 1604 is how some programs write none. */
@@ -111,6 +112,6 @@ final class DatesInFile
         }
         $year = \in_array($m[1], ['--', (string) self::NO_YEAR, '0000'], true) ? null : (int) $m[1];
 
-        return Recurrence::yearly((int) $m[2], (int) $m[3], $year);
+        return Recurrence::yearly((int) $m[2], (int) $m[3], null !== $year && YearInput::isSensible($year) ? $year : null);
     }
 }

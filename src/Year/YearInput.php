@@ -16,6 +16,9 @@ final readonly class YearInput
 {
     private const MOST_PIECES = 10_000;
     private const DAY = 24 * 60;
+    /** Nobody keeps the date of somebody who was born before. */
+    private const EARLIEST = 1800;
+    private const LATEST = 2200;
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
     public function __construct(private Frame $frame)
@@ -54,6 +57,9 @@ final readonly class YearInput
 
             return Recurrence::kept(1, 1, 2000, true);
         }
+        if (null !== $parts[0] && !self::isSensible($parts[0])) {
+            $input->refuse('on', \sprintf('Is the year %d right? Leave it out where it is not known.', $parts[0]));
+        }
         $today = Day::of($this->frame->today());
         if ($isOnce && null === $parts[0]) {
             $input->refuse('on', 'Of which year? A date that comes once needs one.');
@@ -66,6 +72,12 @@ final readonly class YearInput
         }
 
         return $isOnce ? Recurrence::once($day) : Recurrence::kept($day->month(), $day->dayOfMonth(), $parts[0], true);
+    }
+
+    /** Whether a year may be meant. */
+    public static function isSensible(int $year): bool
+    {
+        return $year >= self::EARLIEST && $year <= self::LATEST;
     }
 
     /** @return array{int|null, int, int}|null year, month, day */

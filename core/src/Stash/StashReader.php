@@ -92,7 +92,7 @@ final readonly class StashReader
         $said = [];
         foreach ($this->columns as $column => $field) {
             $between = StashField::Words === $field || StashField::Note === $field ? "\n" : ' ';
-            $text = trim((string) preg_replace('/[\p{Cc}\x{00A0}]+/u', $between, $cells[$column] ?? ''));
+            $text = trim((string) preg_replace('/[\p{Cc}\x{00A0}\x{FDD0}-\x{FDEF}\x{FFFE}\x{FFFF}]+/u', $between, $cells[$column] ?? ''));
             if (null === $field || '' === $text) {
                 continue;
             }
