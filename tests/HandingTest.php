@@ -143,6 +143,35 @@ final class HandingTest extends RoomTestCase
         self::assertSame($before + 1, $this->movements(), 'a grown-up takes it so');
     }
 
+    public function testNoUndoPutsAKnifeIntoAChildsHand(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull/take", ['place' => 'C4', 'needs' => [(string) $this->needId($this->kit, $this->knife)]]);
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        $this->postAndFollow("/kits/{$this->kit}/return/home", ['items' => [(string) $this->knife->id], 'cared' => ['blade']]);
+        self::assertArrayHasKey('C4', $this->balances($this->knife));
+        $home = $this->number("SELECT max(id) FROM movement WHERE reason = 'return'");
+        $this->childIs('hank');
+        $this->post("/log/{$home}/reverse");
+        $this->assertCode(409);
+        self::assertStringContainsString('Craft knife is not for children to take', $this->text());
+        $this->signIn('olive');
+        $this->postAndFollow("/log/{$home}/reverse");
+        self::assertArrayHasKey('tray 1', $this->balances($this->knife), 'a grown-up may');
+    }
+
+    public function testAChildFindsNoKnife(): void
+    {
+        $this->postAndFollow("/kits/{$this->kit}/pull/take", ['place' => 'C4', 'needs' => [(string) $this->needId($this->kit, $this->knife)]]);
+        $this->postAndFollow("/kits/{$this->kit}/return");
+        $this->postAndFollow("/kits/{$this->kit}/return/lost", ['item' => (string) $this->knife->id]);
+        self::assertArrayHasKey('lost', $this->balances($this->knife));
+        $this->childIs('hank');
+        $this->post("/items/{$this->knife->id}/found", ['address' => 'C4']);
+        self::assertContains($this->code(), [403, 409]);
+        $this->signIn('olive');
+        $this->postAndFollow("/items/{$this->knife->id}/found", ['address' => 'C4']);
+    }
+
     public function testAChildsRoundLeavesOutWhatAGrownUpTakes(): void
     {
         $this->childIs('hank');

@@ -99,7 +99,11 @@ final readonly class ImportRoom
         $this->sections->retirePlaces($file);
         $this->giveNumbers($file);
         $this->check->room($file);
-        $this->index->rebuild();
+        try {
+            $this->index->rebuild();
+        } catch (\DomainException|\InvalidArgumentException $unreadable) {
+            throw new InvalidRoomFile('items', $unreadable->getMessage(), $unreadable);
+        }
     }
 
     private function giveNumbers(RoomFile $file): void

@@ -54,6 +54,7 @@ final readonly class LogBook
     {
         $line = $this->checkReversible($movementId);
         $this->entities->flush();
+        $this->checkMayTake($step, $line->movement->reversed());
         $this->post($step, $line->movement->reversed(), $line->kitId, '', $movementId);
 
         return $line;
@@ -106,7 +107,7 @@ final readonly class LogBook
     /** What burns or cuts is taken by a grown-up. */
     private function checkMayTake(Step $step, Movement $movement): void
     {
-        if (!$step->who->isChild || !$movement->reason->isTaking()) {
+        if (!$step->who->isChild || !$movement->isTaking()) {
             return;
         }
         $item = new Row($this->database->fetchAssociative('SELECT name, hazards FROM item WHERE id = ?', [$movement->item]) ?: []);

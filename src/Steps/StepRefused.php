@@ -22,6 +22,21 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('It is handed over to %s already. Take it back first.', $to));
     }
 
+    public static function isKeptForMore(string $piece): self
+    {
+        return new self(\sprintf('%s would be kept for more days than there are of it: see for which on the shelf, and put one back first.', $piece));
+    }
+
+    public static function isInAnAlbum(string $page): self
+    {
+        return new self(\sprintf('%s has another place in an album meanwhile: take it out there first.', $page));
+    }
+
+    public static function basketIsTaken(string $round): self
+    {
+        return new self(\sprintf('“%s” has its basket now: end that round first.', $round));
+    }
+
     public static function takesNoMore(string $kit, bool $isParked): self
     {
         return new self(\sprintf(

@@ -26,6 +26,7 @@ final readonly class RestoreRows
         private RestoreLabels $labels,
         private LogBook $log,
         private EntityManagerInterface $entities,
+        private StillTrue $true,
     ) {
     }
 
@@ -55,6 +56,7 @@ final readonly class RestoreRows
         }
         $this->stores->tell($changes, $back);
         $this->stores->checkSpots($changes);
+        $this->true->check($changes);
         array_walk($printed, $this->labels->again(...));
         if ($back->isNothing() && \in_array('label_wish', array_map(static fn (StepChange $change): string => $change->table, $changes), true)) {
             $back->asBefore('the list of labels to print');
@@ -118,8 +120,19 @@ final readonly class RestoreRows
             'errand', 'errand_task', 'handover' => 'the round',
             'place_count' => 'the count',
             'stock_rule' => 'what is kept of it',
-            default => '“'.$change->text('name').'”',
+            'folder' => 'where the folder stands',
+            'house_move', 'moving_box' => 'the move',
+            default => $this->called($change),
         });
+    }
+
+    /** The name of what was changed; what it is where it has none, or its name is not among what was changed. */
+    private function called(StepChange $change): string
+    {
+        $name = trim($change->text('name').' ');
+        $name = '' === $name ? trim((string) ($this->rows->get($change->table, $change->row)['name'] ?? '')) : $name;
+
+        return '' === $name ? 'what was written about the '.str_replace('_', ' ', $change->table) : '“'.$name.'”';
     }
 
     /**

@@ -17,6 +17,7 @@ final class YearExtension extends AbstractExtension
         private readonly WholeYearDrawing $whole,
         private readonly Feeds $feeds,
         private readonly KitTimes $times,
+        private readonly Pressing $pressing,
     ) {
     }
 
@@ -26,6 +27,7 @@ final class YearExtension extends AbstractExtension
             new TwigFunction('year_drawing', $this->drawing->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('whole_year_drawing', $this->whole->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('feed_word', $this->feeds->wordOf(...)),
+            new TwigFunction('pressing', $this->pressing->now(...)),
             new TwigFunction('dries_until', $this->times->driesUntil(...)),
         ];
     }

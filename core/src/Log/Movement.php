@@ -41,6 +41,12 @@ final readonly class Movement
         return new self($item, $tracking, $quantity, $from, $to, $reason);
     }
 
+    /** Whether somebody takes the thing out of its place: for a reason of that kind, or by taking a return back. */
+    public function isTaking(): bool
+    {
+        return $this->reason->isTaking() || ($this->from->isStore() && !$this->to->isStore() && $this->to->nature->isInside());
+    }
+
     /** Returns the movement that puts this one right: as much back the other way. */
     public function reversed(): self
     {

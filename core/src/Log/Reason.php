@@ -27,7 +27,7 @@ enum Reason: string
     public function isTaking(): bool
     {
         return match ($this) {
-            self::Pull, self::Move, self::Lend => true,
+            self::Pull, self::Move, self::Lend, self::FindAgain => true,
             default => false,
         };
     }
