@@ -382,7 +382,11 @@ final class BackupTest extends OwnFileTestCase
         $backup = $this->service(Backups::class)->newest()->name ?? self::fail();
         $this->pdo()->exec("UPDATE item SET name = 'Written later' WHERE id = 1");
         $this->get('/upkeep/safe');
-        self::assertStringContainsString("LOTTEL_DATA='{$this->data}' bin/restore {$this->data}/backups/{$backup}", $this->text(), 'the command is of this room');
+        self::assertStringContainsString(
+            "LOTTEL_DATA='{$this->data}' bin/restore {$this->data}/backups/{$backup}",
+            $this->text(),
+            'the command is of this room',
+        );
         $this->signIn('hank');
         $this->post("/upkeep/safe/{$backup}/bring-back");
         $this->assertCode(403);
@@ -460,7 +464,10 @@ final class BackupTest extends OwnFileTestCase
         mkdir($this->data.'/tls');
         file_put_contents($this->data.'/tls/authority.key', 'secret');
         $file = $this->backUp();
-        self::assertSame([], array_filter(array_keys(BackupFile::at($file)->manifest->files), static fn (string $name): bool => str_starts_with($name, 'tls/')));
+        self::assertSame(
+            [],
+            array_filter(array_keys(BackupFile::at($file)->manifest->files), static fn (string $name): bool => str_starts_with($name, 'tls/')),
+        );
         $this->console('lottel:restore', $file);
         self::assertSame('secret', file_get_contents($this->data.'/tls/authority.key'));
     }

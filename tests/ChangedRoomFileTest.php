@@ -21,7 +21,8 @@ final class ChangedRoomFileTest extends OwnFileTestCase
         '/year', '/shelf', '/albums', '/loans', '/upkeep/people', '/patterns', '/paper/ahead', '/upkeep/shopping', '/take-in', '/propose',
     ];
     private const VALUES = [
-        null, true, 0, -1, 1, 7, 10 ** 15, 2 ** 53, -(2 ** 40), 0.5, 1e300, '', '1/2', '../x', 'garbage', '0', "a\u{FFFE}b", [], [[]], [1, 2], ['x'], [[1, 'x']],
+        null, true, 0, -1, 1, 7, 10 ** 15, 2 ** 53, -(2 ** 40), 0.5, 1e300,
+        '', '1/2', '../x', 'garbage', '0', "a\u{FFFE}b", [], [[]], [1, 2], ['x'], [[1, 'x']],
         ['a' => 1], [['a' => []]], ['' => null],
     ];
 
@@ -85,7 +86,13 @@ final class ChangedRoomFileTest extends OwnFileTestCase
     {
         $owner = $this->database()->fetchOne("SELECT login FROM account WHERE role = 'owner' AND left_at IS NULL LIMIT 1");
         $this->signIn(\is_string($owner) ? $owner : '');
-        $pages = [...self::PAGES, ...array_map(static fn (mixed $id): string => '/items/'.(\is_scalar($id) ? $id : ''), $this->database()->fetchFirstColumn('SELECT id FROM item LIMIT 6'))];
+        $pages = [
+            ...self::PAGES,
+            ...array_map(
+                static fn (mixed $id): string => '/items/'.(\is_scalar($id) ? $id : ''),
+                $this->database()->fetchFirstColumn('SELECT id FROM item LIMIT 6'),
+            ),
+        ];
         foreach ($this->database()->fetchFirstColumn('SELECT id FROM kit WHERE removed_at IS NULL LIMIT 3') as $kit) {
             foreach (['', '/design', '/cut', '/make', '/return'] as $page) {
                 $pages[] = '/kits/'.(\is_scalar($kit) ? $kit : '').$page;

@@ -73,7 +73,7 @@ final class FillingTest extends RoomTestCase
             $litresEach = 0.35 * 2.16 * 2.79 * 0.01;
             $capacity = $place->filled->contents->litres / $place->filled->share;
             self::assertEqualsWithDelta(130 * $litresEach, $place->filled->contents->litres, 1e-6);
-            $weeks = ($capacity - 130 * $litresEach) / (10 * $litresEach);
+            $weeks = (0.8 * $capacity - 130 * $litresEach) / (10 * $litresEach);
             self::assertEqualsWithDelta($weeks, $place->weeks[0] ?? 0.0, 2.0, 'ten sheets a week, the first and the last at the edges');
             $this->get('/upkeep/full');
             self::assertStringContainsString('full in about', $this->text());

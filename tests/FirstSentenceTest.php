@@ -15,7 +15,10 @@ final class FirstSentenceTest extends RoomTestCase
     {
         $this->furnish();
         $this->postAndFollow('/kits', ['name' => self::SENTENCE]);
-        self::assertStringContainsString('Not understood, and kept in its note: “Gull base”, “Deep Channel”, “Fog”, “Lamp Oil”, “by 20 December”.', $this->text());
+        self::assertStringContainsString(
+            'Not understood, and kept in its note: “Gull base”, “Deep Channel”, “Fog”, “Lamp Oil”, “by 20 December”.',
+            $this->text(),
+        );
         self::assertSame(
             ['Thank you cards', self::SENTENCE, 'thank you', self::SENTENCE],
             array_values((array) $this->database()->fetchAssociative('SELECT name, makes, occasion, note FROM kit')),

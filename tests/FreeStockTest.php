@@ -55,7 +55,9 @@ final class FreeStockTest extends RoomTestCase
         [$panel] = $this->putInto('C2', 'Petrel panel; ; 9; ; ; 4 × 5');
         $this->database()->executeStatement('UPDATE item SET parent_id = ? WHERE id = ?', [$this->card->id, $panel->id]);
         $kit = $this->planKit('Panels', [[$panel, 30]]);
-        $wished = fn (): int => array_sum(array_map(static fn (object $row): int => (int) ((array) $row)['lacking'], $this->service(AheadReading::class)->rows()));
+        $wished = fn (): int => array_sum(
+            array_map(static fn (object $row): int => (int) ((array) $row)['lacking'], $this->service(AheadReading::class)->rows()),
+        );
         $before = $wished();
         foreach (self::ends() as [$ends]) {
             $this->database()->executeStatement($ends, [$kit]);
@@ -73,7 +75,10 @@ final class FreeStockTest extends RoomTestCase
     public function testAllThatHangsOnAKitIsKnownWhenItIsDeleted(): void
     {
         $known = [...DeleteKit::OF_KIT, ...DeleteKit::SPEAK_OF_IT, 'album_page'];
-        $tables = array_map(strval(...), array_filter($this->database()->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'table'"), is_scalar(...)));
+        $tables = array_map(
+            strval(...),
+            array_filter($this->database()->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'table'"), is_scalar(...)),
+        );
         $hanging = array_filter($tables, fn (string $table): bool => false !== $this->database()->fetchOne(
             "SELECT 1 FROM pragma_foreign_key_list('$table') WHERE \"table\" = 'kit'",
         ));

@@ -54,6 +54,9 @@ final class IdleTest extends RoomTestCase
         self::assertStringContainsString('Not used for a year', $this->text());
         self::assertStringContainsString('2 things', $this->text());
         $this->get('/upkeep/idle?months=24');
+        self::assertStringContainsString('Too early to say', $this->text());
+        $this->database()->executeStatement("UPDATE item SET since = '2020-01-01 00:00:00', used_at = datetime('now')");
+        $this->get('/upkeep/idle?months=24&kind=ink');
         self::assertStringContainsString('All of it is used', $this->text());
         $this->get('/upkeep/idle?months=-3&kind=stars');
         $this->assertCode(200);

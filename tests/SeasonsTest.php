@@ -117,7 +117,11 @@ final class SeasonsTest extends RoomTestCase
         $this->postAndFollow('/upkeep/seasons/places', ['place' => 'C3']);
         [$frost] = $this->putInto('C3', 'Frost sequins;;40');
         $page = $this->get('/upkeep/seasons');
-        self::assertStringContainsString('it has no other home', $page->text());
+        self::assertStringContainsString('Not of this season, and without another home', $page->text());
+        self::assertStringContainsString('its season is over', $page->text());
+        $this->database()->executeStatement("UPDATE item SET season = '', themes = '[]'");
+        $this->database()->executeStatement("UPDATE place SET season = ''");
+        self::assertStringContainsString('it is of no season', $this->get('/upkeep/seasons')->text(), 'nobody has said that it has one');
         self::assertCount(1, $page->filter("a[href=\"/items/{$frost->id}/homes\"]"));
     }
 

@@ -123,7 +123,11 @@ final class StoresTest extends RoomTestCase
         self::assertCount(1, $page->filter('.beside a.place.out'));
         self::assertStringContainsString('C1 → tray 1', $page->filter('.log-lines')->text());
         $this->get("/items/{$items[0]->id}");
-        self::assertSame(['The anchor', 'Kelp 2', 'Kelp 10', 'its gap'], $this->browser->getCrawler()->filter('.flat li > :first-child')->extract(['_text']));
+        self::assertSame(
+            ['its gap', 'Kelp 10', 'Kelp 2', 'The anchor'],
+            $this->browser->getCrawler()->filter('.flat li > :first-child')->extract(['_text']),
+            'the first at the front',
+        );
     }
 
     public function testAPlaceInsideAPlaceTakesItsRulesOver(): void
@@ -149,7 +153,7 @@ final class StoresTest extends RoomTestCase
         $this->assertCode(422);
         $this->post('/stores/places/C1/things', ['things' => "a\nb;c;d;e", '_form' => 'things']);
         $this->assertCode(422);
-        self::assertStringContainsString('The quantity on line 2 cannot be read', $this->text());
+        self::assertStringContainsString('1 line cannot be read yet: 2 b;c;d;e', $this->text());
         self::assertSame("a\nb;c;d;e", trim($this->browser->getCrawler()->filter('#things-things')->text(normalizeWhitespace: false)));
     }
 

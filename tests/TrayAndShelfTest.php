@@ -72,7 +72,12 @@ final class TrayAndShelfTest extends RoomTestCase
         foreach ([['C2', $cream], ['C2', $kraft], ['C4', $ribbon]] as [$place, $item]) {
             $this->postAndFollow("/kits/{$kit}/pull/take", ['place' => $place, 'needs' => [$this->needId($kit, $item)]]);
         }
-        $fields = ['name' => 'Aunts', 'quantity' => '2', 'address' => 'C5', 'of' => array_map(static fn ($item): string => (string) $item->id, [$cream, $kraft, $ribbon])];
+        $fields = [
+            'name' => 'Aunts',
+            'quantity' => '2',
+            'address' => 'C5',
+            'of' => array_map(static fn ($item): string => (string) $item->id, [$cream, $kraft, $ribbon]),
+        ];
         foreach ([$cream, $kraft, $ribbon] as $item) {
             $fields['used_'.$item->id] = $item === $ribbon ? '2 in' : '2';
         }

@@ -29,10 +29,10 @@ final class UndoLaterStepsTest extends RoomTestCase
     public function testOneCardIsNotKeptForTwoDays(): void
     {
         [$first, $second] = [$this->occasion(0), $this->occasion(1)];
-        $this->step(fn () => $this->database()->insert('set_aside', ['occasion_id' => $first, 'item_id' => $this->card->id, 'day' => '2027-05-03']));
-        $this->step(fn () => $this->database()->executeStatement('DELETE FROM set_aside'));
+        $this->sql(fn () => $this->database()->insert('set_aside', ['occasion_id' => $first, 'item_id' => $this->card->id, 'day' => '2027-05-03']));
+        $this->sql(fn () => $this->database()->executeStatement('DELETE FROM set_aside'));
         $put = $this->word('SELECT request_id FROM step_change ORDER BY id DESC LIMIT 1');
-        $this->step(fn () => $this->database()->insert('set_aside', ['occasion_id' => $second, 'item_id' => $this->card->id, 'day' => '2027-05-03']));
+        $this->sql(fn () => $this->database()->insert('set_aside', ['occasion_id' => $second, 'item_id' => $this->card->id, 'day' => '2027-05-03']));
         $this->post('/log/undo', ['step' => $put, 'back' => '/shelf']);
         $this->assertCode(409);
         self::assertStringContainsString('Gull card would be kept for more days than there are of it', $this->text());
@@ -46,10 +46,10 @@ final class UndoLaterStepsTest extends RoomTestCase
         }
         [$one, $two] = array_map(intval(...), array_filter($this->database()->fetchFirstColumn('SELECT id FROM album ORDER BY id'), is_numeric(...)));
         $page = ['item_id' => $this->card->id, 'position' => 1, 'title' => ''];
-        $this->step(fn () => $this->database()->insert('album_page', ['album_id' => $one] + $page));
-        $this->step(fn () => $this->database()->executeStatement('DELETE FROM album_page'));
+        $this->sql(fn () => $this->database()->insert('album_page', ['album_id' => $one] + $page));
+        $this->sql(fn () => $this->database()->executeStatement('DELETE FROM album_page'));
         $taken = $this->word('SELECT request_id FROM step_change ORDER BY id DESC LIMIT 1');
-        $this->step(fn () => $this->database()->insert('album_page', ['album_id' => $two] + $page));
+        $this->sql(fn () => $this->database()->insert('album_page', ['album_id' => $two] + $page));
         $this->post('/log/undo', ['step' => $taken, 'back' => '/albums']);
         $this->assertCode(409);
         self::assertStringContainsString('Gull card has another place in an album meanwhile', $this->text());
@@ -57,8 +57,8 @@ final class UndoLaterStepsTest extends RoomTestCase
 
     public function testWhatIsPutBackIsNamed(): void
     {
-        $this->step(fn () => $this->database()->insert('saved_search', ['name' => 'Gulls', 'query' => 'q=gulls']));
-        $this->step(fn () => $this->database()->executeStatement("UPDATE saved_search SET query = 'q=terns'"));
+        $this->sql(fn () => $this->database()->insert('saved_search', ['name' => 'Gulls', 'query' => 'q=gulls']));
+        $this->sql(fn () => $this->database()->executeStatement("UPDATE saved_search SET query = 'q=terns'"));
         $changed = $this->word('SELECT request_id FROM step_change ORDER BY id DESC LIMIT 1');
         $page = $this->postAndFollow('/log/undo', ['step' => $changed, 'back' => '/plan']);
         self::assertStringContainsString('“Gulls” is as before', $page->text());
@@ -68,5 +68,13 @@ final class UndoLaterStepsTest extends RoomTestCase
     private function occasion(int $nth): int
     {
         return $this->number('SELECT id FROM occasion ORDER BY id LIMIT 1 OFFSET '.$nth);
+    }
+
+    /** @param callable(): mixed $change */
+    private function sql(callable $change): void
+    {
+        $this->step(static function () use ($change): void {
+            $change();
+        });
     }
 }

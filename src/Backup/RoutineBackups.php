@@ -43,7 +43,9 @@ final readonly class RoutineBackups
      */
     public function beforeMigration(): ?BackupFile
     {
-        return $this->isFurnished() && $this->isBehind() && !$this->isKept($this->backups->newest($this->clock->now())) ? ($this->make)(BackupReason::Migration) : null;
+        $isWanted = $this->isFurnished() && $this->isBehind() && !$this->isKept($this->backups->newest($this->clock->now()));
+
+        return $isWanted ? ($this->make)(BackupReason::Migration) : null;
     }
 
     /**

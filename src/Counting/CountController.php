@@ -68,6 +68,7 @@ final class CountController extends Page
     }
 
     #[Route('/upkeep/counts', name: 'begin_count', methods: ['POST'])]
+    #[IsGranted('ROLE_OWNER')]
     public function begin(Request $request, BeginCount $begin): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($begin): Outcome {

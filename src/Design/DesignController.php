@@ -174,7 +174,10 @@ final class DesignController extends Page
         }
 
         $passedOver = PassedOver::in($words, $this->frame->measure(), true);
-        $said = [] === $passedOver ? '' : \sprintf('Not understood: %s.', implode(', ', array_map(static fn (string $one): string => '“'.$one.'”', $passedOver)));
+        $said = [] === $passedOver ? '' : \sprintf(
+            'Not understood: %s.',
+            implode(', ', array_map(static fn (string $one): string => '“'.$one.'”', $passedOver)),
+        );
 
         return [$read->design, trim($read->sentence().' '.$said)];
     }

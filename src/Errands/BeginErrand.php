@@ -32,6 +32,7 @@ final readonly class BeginErrand
         if ([] === $tasks) {
             throw ErrandRefused::nothingToDo();
         }
+        $this->errands->checkNoneIsMoved($tasks);
         $errand = new Errand($purpose, mb_substr($name, 0, 120), $this->errands->freeBasket(), $step->at, $saves);
 
         return $this->kept($errand, $tasks, ...$isInOrder ? [self::asGiven($tasks), []] : $this->planned($tasks));

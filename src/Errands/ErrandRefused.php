@@ -19,6 +19,11 @@ final class ErrandRefused extends \DomainException implements Refusal
         return new self('This is not on the round. Look at the page anew.');
     }
 
+    public static function isWalkedAlready(string $thing, string $round): self
+    {
+        return new self(\sprintf('%s is on another round already: “%s”.', $thing, $round));
+    }
+
     public static function isOver(string $name): self
     {
         return new self(\sprintf('“%s” is over already.', $name));

@@ -44,6 +44,24 @@ final readonly class Errands
         return $over;
     }
 
+    /**
+     * @param list<PlannedTask> $tasks
+     *
+     * @throws ErrandRefused if one of the things is to get another home on a round that is open already
+     */
+    public function checkNoneIsMoved(array $tasks): void
+    {
+        $moved = array_filter($tasks, static fn (PlannedTask $task): bool => $task->becomesHome && null !== $task->item);
+        foreach ($moved as $task) {
+            $open = $this->entities->createQuery(
+                'SELECT t FROM '.ErrandTask::class.' t JOIN t.errand e WHERE t.item = :item AND t.becomesHome = true AND t.state = :open AND e.endedAt IS NULL',
+            )->setParameters(['item' => $task->item, 'open' => TaskState::Open])->setMaxResults(1)->getOneOrNullResult();
+            if ($open instanceof ErrandTask) {
+                throw ErrandRefused::isWalkedAlready($task->item->name ?? '', $open->errand->name);
+            }
+        }
+    }
+
     /** @throws ErrandRefused if all are taken */
     public function freeBasket(): Place
     {

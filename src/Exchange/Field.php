@@ -136,7 +136,11 @@ final readonly class Field
         }
         $most = $this->most ?? $this->kind->most();
         if ($number < ($this->least ?? $number) || $number > ($most ?? $number)) {
-            $limits = null === $most ? \sprintf('at least %d', $this->least) : \sprintf('from %s to %d', null === $this->least ? 'any' : (string) $this->least, $most);
+            $limits = null === $most ? \sprintf('at least %d', $this->least) : \sprintf(
+                'from %s to %d',
+                null === $this->least ? 'any' : (string) $this->least,
+                $most,
+            );
             throw new InvalidRoomFile($path, "This must be a whole number {$limits}.");
         }
 

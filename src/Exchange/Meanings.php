@@ -22,6 +22,7 @@ use Lottel\Core\Label\LabelSize;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Paper\InvalidOutline;
 use Lottel\Core\Paper\Outline;
+use Lottel\Core\Words\Printable;
 
 /**
  * What the values of a room's file mean beyond their kind: each is read by the type that the application itself reads it by, so that
@@ -48,7 +49,10 @@ final class Meanings
             'places.says_colour' => '' === $value || null !== Family::tryFrom(self::word($value)) ? null : 'There is no such family of colours.',
             'places.also_kinds' => self::isListOf($value, static fn (mixed $one): bool => null !== Kind::tryFrom(self::word($one)))
                 ? null : 'This must be a list of kinds.',
-            'items.themes' => self::isListOf($value, static fn (mixed $one): bool => \is_string($one) && mb_strlen($one) <= 300) ? null : 'This must be a list of words.',
+            'items.themes' => self::isListOf(
+                $value,
+                static fn (mixed $one): bool => \is_string($one) && mb_strlen($one) <= 300,
+            ) ? null : 'This must be a list of words.',
             'items.hazards' => self::isListOf($value, static fn (mixed $one): bool => null !== Hazard::tryFrom(self::word($one)))
                 ? null : 'This must be a list of hazards.',
             'items.details' => self::isWords($value) ? null : 'This must be words by field.',
@@ -85,7 +89,10 @@ final class Meanings
         }
         $fixtures = $value['fixtures'] ?? [];
         $sides = array_diff_key($value, ['fixtures' => 0]);
-        $areSides = [] === array_diff(array_keys($sides), ['width', 'depth', 'door_at', 'door_width']) && [] === array_filter($sides, static fn (mixed $side): bool => !self::isWhole($side, 0, 1_000_000));
+        $areSides = [] === array_diff(array_keys($sides), ['width', 'depth', 'door_at', 'door_width']) && [] === array_filter(
+            $sides,
+            static fn (mixed $side): bool => !self::isWhole($side, 0, 1_000_000),
+        );
         $areFixtures = self::isListOf($fixtures, static fn (mixed $one): bool => \is_array($one) && \is_string($one['name'] ?? null)
             && [] === array_filter(array_diff_key($one, ['name' => 0]), static fn (mixed $side): bool => !self::isWhole($side, 0, 1_000_000)));
 
@@ -120,6 +127,9 @@ final class Meanings
 
     private static function tree(mixed $value): ?string
     {
+        if (!self::isBounded($value)) {
+            return 'There is a number in this that is too large.';
+        }
         try {
             WorkPart::read(\is_array($value) ? self::keyed($value) : []);
 
@@ -131,6 +141,9 @@ final class Meanings
 
     private static function design(mixed $value): ?string
     {
+        if (!self::isBounded($value)) {
+            return 'There is a number in this that is too large.';
+        }
         try {
             KeptDesign::read(\is_array($value) ? self::keyed($value) : [])->checked();
 
@@ -140,6 +153,17 @@ final class Meanings
         } catch (\Throwable) {
             return 'This is no design.';
         }
+    }
+
+    /** Whether no number in it is larger than the longest length; numbers of rows are not either. */
+    private static function isBounded(mixed $value): bool
+    {
+        return match (true) {
+            \is_array($value) => [] === array_filter($value, static fn (mixed $one): bool => !self::isBounded($one)),
+            \is_int($value), \is_float($value) => abs($value) <= self::MOST,
+            \is_string($value) => Printable::is($value) && mb_strlen($value) <= 400,
+            default => true,
+        };
     }
 
     private static function labels(mixed $value): ?string

@@ -135,7 +135,8 @@ final readonly class KitReading
                     (SELECT coalesce(sum(o.quantity - o.taken), 0) FROM need o JOIN kit k ON k.id = o.kit_id
                      WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND o.state = 'open' AND k.stage <> 'closed' AND k.removed_at IS NULL) AS wanted,
                     (SELECT group_concat(k.name, ', ') FROM need o JOIN kit k ON k.id = o.kit_id
-                     WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL AND (o.state = 'open' OR o.taken > 0)) AS other_kits
+                     WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL
+                        AND (o.state = 'open' OR o.taken > 0)) AS other_kits
              FROM need n JOIN item i ON i.id = n.item_id LEFT JOIN place h ON h.id = i.home_id
              LEFT JOIN need r ON r.id = n.instead_of_id LEFT JOIN item ri ON ri.id = r.item_id
              WHERE n.kit_id IN (?) ORDER BY n.id",

@@ -79,6 +79,7 @@ final class RestockController extends Page
     {
         return $this->render('restock/shopping.html.twig', [
             'shops' => $this->list->shops(),
+            'seen' => $this->list->lastArrival(),
             'ahead' => $this->calendar->ahead(),
             'weeks' => CalendarReading::WEEKS,
             'months' => $this->spending->byMonth(),
@@ -119,6 +120,7 @@ final class RestockController extends Page
             $cents = $input->isEmpty('price') ? null : $input->cents('price');
             $shop = $input->text('shop', 120);
             $input->check();
+            $this->list->checkNothingCame($item, $input->id('seen'));
             $home = $homes->homeOrHeap($item);
             $takeIn->stock($step, $item, $home, $quantity, Outside::Bought);
             if (null !== $cents) {

@@ -4,16 +4,43 @@ declare(strict_types=1);
 
 namespace App\Restock;
 
+use App\Catalogue\Item;
+use App\Database\Row;
 use App\Kits\Shortfall;
 use App\Kits\ShortfallReading;
+use App\Steps\StepRefused;
+use Doctrine\DBAL\Connection;
 use Lottel\Core\Upkeep\Restock\Forecast;
 use Lottel\Core\Upkeep\Restock\PackPrice;
 
 /** What is to be bought, by shop: stocks that are due, and what is missing for the kits that are open. */
 final readonly class ShoppingList
 {
-    public function __construct(private StockReading $stocks, private ShortfallReading $shortfalls, private AlikeReading $alike)
+    public function __construct(private StockReading $stocks, private ShortfallReading $shortfalls, private AlikeReading $alike, private Connection $database)
     {
+    }
+
+    /** The last line of the log by which something came in, so that an old page is known as one. */
+    public function lastArrival(): int
+    {
+        return Row::number($this->database->fetchOne("SELECT coalesce(max(id), 0) FROM movement WHERE reason = 'take in'"));
+    }
+
+    /**
+     * @param int $seen what lastArrival() was when the page was made, 0 where that is not said
+     *
+     * @throws StepRefused if the thing came in since
+     */
+    public function checkNothingCame(Item $item, int $seen): void
+    {
+        $came = $this->database->fetchOne(
+            "SELECT 1 FROM movement m WHERE m.item_id = ? AND m.reason = 'take in' AND m.id > ?
+             AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+            [$item->id, $seen],
+        );
+        if ($seen > 0 && false !== $came) {
+            throw StepRefused::cameMeanwhile($item->name);
+        }
     }
 
     /** @return list<Shop> by name, the one without a name last */

@@ -47,7 +47,8 @@ final readonly class Spending
         $since = $this->clock->now()->modify('first day of this month')->modify(\sprintf('-%d months', self::MONTHS - 1))->format('Y-m-d');
         $sums = [];
         foreach ($this->database->fetchAllAssociative(
-            "SELECT $by AS what, sum(p.cents) AS cents FROM price p JOIN item i ON i.id = p.item_id WHERE p.day >= ? AND p.is_spent GROUP BY what ORDER BY $order",
+            "SELECT $by AS what, sum(p.cents) AS cents FROM price p JOIN item i ON i.id = p.item_id
+             WHERE p.day >= ? AND p.is_spent GROUP BY what ORDER BY $order",
             [$since],
         ) as $columns) {
             $row = new Row($columns);

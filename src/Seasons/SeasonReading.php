@@ -56,7 +56,7 @@ final readonly class SeasonReading
             if (null === $from || ($isAway ? !$calendar->isOver($season, $themes) : null === $why)) {
                 continue;
             }
-            $seasonal = new Seasonal($household, $this->dwellings->of($from), $why ?? ('' === $season && [] === $themes ? 'it is of no season' : 'its season is over'));
+            $seasonal = new Seasonal($household, $this->dwellings->of($from), $why ?? ('' === $season ? 'it is of no season' : 'its season is over'));
             $to = null === $home ? null : $places[$home] ?? null;
             match (true) {
                 !$isAway => $forward[] = $seasonal,

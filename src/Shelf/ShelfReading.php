@@ -134,7 +134,9 @@ final readonly class ShelfReading
         $rows = $this->database->fetchAllAssociative(
             'SELECT '.ThingLine::COLUMNS.', i.details, h.name AS home_name, h.says_theme, h.says_kind, '.self::THERE." AS there,
                 (SELECT k.makes FROM movement m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id AND +m.reason = 'make' ORDER BY m.id LIMIT 1) AS makes,
-                (SELECT k.occasion FROM movement m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id AND +m.reason = 'make' ORDER BY m.id LIMIT 1) AS occasion,
+                (
+                    SELECT k.occasion FROM movement m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id AND +m.reason = 'make' ORDER BY m.id LIMIT 1,
+                ) AS occasion,
                 (SELECT min(m.at) FROM movement m WHERE m.item_id = i.id AND m.reverses_id IS NULL) AS made_at
              FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.removed_at IS NULL AND $condition
              ORDER BY h.address IS NULL, h.address, i.name LIMIT ".self::MOST,
@@ -214,7 +216,8 @@ final readonly class ShelfReading
     {
         $colours = [];
         foreach ($this->database->fetchAllAssociative(
-            "SELECT made.item_id, u.colour, min(u.kind IN ('ink', 'ribbon')) AS is_beside FROM movement made JOIN movement m ON m.kit_id = made.kit_id AND +m.reason IN ('use', 'cut')
+            "SELECT made.item_id, u.colour, min(u.kind IN ('ink', 'ribbon')) AS is_beside FROM movement made
+             JOIN movement m ON m.kit_id = made.kit_id AND +m.reason IN ('use', 'cut')
              JOIN item u ON u.id = m.item_id AND u.colour IS NOT NULL AND u.kind IN ('paper', 'scrap', 'part-finished', 'ink', 'ribbon')
              WHERE made.item_id IN (?) AND +made.reason = 'make' GROUP BY made.item_id, u.colour ORDER BY is_beside, min(m.id)",
             [[0, ...$items]],

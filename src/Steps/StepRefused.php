@@ -22,6 +22,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self(\sprintf('It is handed over to %s already. Take it back first.', $to));
     }
 
+    public static function cameMeanwhile(string $thing): self
+    {
+        return new self(\sprintf('%s came in since this page was made: see how much of it is there now before more is written down.', $thing));
+    }
+
     public static function isKeptForMore(string $piece): self
     {
         return new self(\sprintf('%s would be kept for more days than there are of it: see for which on the shelf, and put one back first.', $piece));
@@ -40,7 +45,9 @@ final class StepRefused extends \DomainException implements Refusal
     public static function takesNoMore(string $kit, bool $isParked): self
     {
         return new self(\sprintf(
-            $isParked ? '“%s” waits in its folder: take it up first, or choose another kit.' : '“%s” is going home: choose another kit, or pull for it again first.',
+            $isParked
+                ? '“%s” waits in its folder: take it up first, or choose another kit.'
+                : '“%s” is going home: choose another kit, or pull for it again first.',
             $kit,
         ));
     }

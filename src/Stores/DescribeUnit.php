@@ -10,8 +10,13 @@ use Lottel\Core\Measure\Length;
 /** Writes down what is said about a unit, and moves it into another room. */
 final readonly class DescribeUnit
 {
-    public function __construct(private EntityManagerInterface $entities, private ArrangeRoom $arrange, private Places $places, private PlaceIndex $index, private WallNames $walls)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private ArrangeRoom $arrange,
+        private Places $places,
+        private PlaceIndex $index,
+        private WallNames $walls,
+    ) {
     }
 
     public function __invoke(Unit $unit, string $name, string $wall, string $caution, ?Length $aboveFloor, Room $room): void

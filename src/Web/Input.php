@@ -358,7 +358,9 @@ final class Input
     {
         $value = $this->request->request->all()[$field] ?? [];
 
-        return \is_array($value) ? array_values(array_map(static fn (mixed $one): string => Printable::cleaned((string) $one), array_filter($value, is_scalar(...)))) : [];
+        return \is_array($value) ? array_values(
+            array_map(static fn (mixed $one): string => Printable::cleaned((string) $one), array_filter($value, is_scalar(...))),
+        ) : [];
     }
 
     public function isEmpty(string $field): bool

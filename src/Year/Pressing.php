@@ -66,7 +66,8 @@ final readonly class Pressing
             'SELECT (SELECT count(*) FROM set_aside WHERE occasion_id = :occasion AND day LIKE :day)
                 + (SELECT coalesce(sum(g.quantity), 0) FROM gift g WHERE g.occasion_id = :occasion AND g.occasion_day LIKE :day
                     AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = g.movement_id))
-                + (SELECT CASE WHEN count(*) > 0 THEN CAST(:all AS INTEGER) ELSE 0 END FROM kit_occasion o JOIN kit k ON k.id = o.kit_id AND k.removed_at IS NULL
+                + (SELECT CASE WHEN count(*) > 0 THEN CAST(:all AS INTEGER) ELSE 0 END FROM kit_occasion o
+                    JOIN kit k ON k.id = o.kit_id AND k.removed_at IS NULL
                     WHERE o.occasion_id = :occasion AND o.day LIKE :day)',
             $of,
         ));

@@ -32,7 +32,9 @@ final readonly class MissingPaper
     private static function byTrimmer(Piece $piece, array $stocks, Trimmer $trimmer): self
     {
         $longest = $trimmer->longestCut;
-        $lengths = null === $longest ? [] : array_merge(...array_map(static fn (Stock $stock): array => [$stock->width, $stock->height, $piece->width, $piece->height], $stocks));
+        $lengths = null === $longest ? [] : array_merge(
+            ...array_map(static fn (Stock $stock): array => [$stock->width, $stock->height, $piece->width, $piece->height], $stocks),
+        );
         sort($lengths);
         foreach ($lengths as $length) {
             foreach ($stocks as $stock) {

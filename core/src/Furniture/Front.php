@@ -19,7 +19,11 @@ final readonly class Front
         [$width, $height, $back] = array_map(static fn (int $millimetres): int => $millimetres * Length::TICKS_PER_MILLIMETRE, $template->walls());
         $inside = static fn (int $side, int $walls): Length => Length::ofTicks(max(Length::TICKS_PER_MILLIMETRE, $side - min($walls, intdiv($side, 2))));
 
-        return new Box($inside($this->width->ticks, $width), $inside($this->height->ticks, $height), Length::ofTicks(max(Length::TICKS_PER_MILLIMETRE, $depth->ticks - $back)));
+        return new Box(
+            $inside($this->width->ticks, $width),
+            $inside($this->height->ticks, $height),
+            Length::ofTicks(max(Length::TICKS_PER_MILLIMETRE, $depth->ticks - $back)),
+        );
     }
 
     /** Whether they share an edge, or a part of one: unit fronts stand so near each other, up to a finger's breadth. */

@@ -45,7 +45,11 @@ final readonly class PastedLines
             }
             $lines[] = self::line($index + 1, trim($line), [] === $columns ? $cells : self::ordered($cells, $columns), $rule, $quantities, $colours);
         }
-        $unused = array_filter($headings, static fn (string $heading, int $column): bool => '' !== $heading && !self::isTaken($columns[$column] ?? null), \ARRAY_FILTER_USE_BOTH);
+        $unused = array_filter(
+            $headings,
+            static fn (string $heading, int $column): bool => '' !== $heading && !self::isTaken($columns[$column] ?? null),
+            \ARRAY_FILTER_USE_BOTH,
+        );
 
         return new self($lines, $headings, array_values($unused));
     }

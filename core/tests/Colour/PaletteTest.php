@@ -118,7 +118,10 @@ final class PaletteTest extends TestCase
 
     public function testAnAccentIsOppositeAllThatHasAHue(): void
     {
-        $adds = static fn (string $thing, string ...$palette): array => (new Balance())->rank(array_map(Srgb::ofHex(...), array_values($palette)), ['it' => Srgb::ofHex($thing)])[0]['adds'];
+        $adds = static fn (string $thing, string ...$palette): array => (new Balance())->rank(
+            array_map(Srgb::ofHex(...), array_values($palette)),
+            ['it' => Srgb::ofHex($thing)],
+        )[0]['adds'];
         self::assertContains('an accent opposite the rest', $adds('#c2602f', '#1f5c6b', '#f7f5ef'), 'a neutral has no opposite');
         self::assertNotContains('an accent opposite the rest', $adds('#1f6a7b', '#1f5c6b', '#c2602f'), 'of the colour of the rest');
         self::assertNotContains('an accent opposite the rest', $adds('#c2602f', '#f7f5ef'));

@@ -28,7 +28,10 @@ final class HalvingTest extends TestCase
 
     public function testSixFoldedCardsOfA6TakeThreeSheetsOfA4(): void
     {
-        $opened = $this->planned([new Piece('base', 210 * self::MM, 148 * self::MM, 6, true, '')], new Stock('a4', 210 * self::MM, 297 * self::MM, 20, '', true));
+        $opened = $this->planned(
+            [new Piece('base', 210 * self::MM, 148 * self::MM, 6, true, '')],
+            new Stock('a4', 210 * self::MM, 297 * self::MM, 20, '', true),
+        );
         self::assertCount(3, $opened);
         foreach ($opened as [, $sheet]) {
             self::assertSame([0 => 2], $sheet->root->pieces());
@@ -45,13 +48,23 @@ final class HalvingTest extends TestCase
     {
         $a4 = new Stock('a4', 297 * self::MM, 210 * self::MM, 20, '', true);
         self::assertCount(2, $this->planned([new Piece('panel', 105 * self::MM, 148 * self::MM, 8, true, '')], $a4));
-        self::assertCount(3, $this->planned([new Piece('top-fold base', 105 * self::MM, 296 * self::MM, 6, false, '')], new Stock('a4', 210 * self::MM, 297 * self::MM, 20, '', true)));
+        self::assertCount(
+            3,
+            $this->planned(
+                [new Piece('top-fold base', 105 * self::MM, 296 * self::MM, 6, false, '')],
+                new Stock('a4', 210 * self::MM, 297 * self::MM, 20, '', true),
+            ),
+        );
     }
 
     public function testWhatIsNoHalfKeepsItsSize(): void
     {
         $opened = $this->planned(
-            [new Piece('half', 148 * self::MM, 105 * self::MM, 2, false, ''), new Piece('other', 196 * self::MM, 105 * self::MM, 1, false, ''), new Piece('beside', 100 * self::MM, 105 * self::MM, 1, false, '')],
+            [
+                new Piece('half', 148 * self::MM, 105 * self::MM, 2, false, ''),
+                new Piece('other', 196 * self::MM, 105 * self::MM, 1, false, ''),
+                new Piece('beside', 100 * self::MM, 105 * self::MM, 1, false, ''),
+            ],
             new Stock('a4', 297 * self::MM, 210 * self::MM, 20, '', true),
             new Trimmer(),
         );
@@ -74,10 +87,20 @@ final class HalvingTest extends TestCase
         self::assertSame([MissingReason::TooLong, 64], [$missing->reason, $missing->by], '0.2 mm');
         self::assertSame(MissingReason::NotEnough, MissingPaper::of($panel, [$layout], $this->usual())->reason, 'a metric trimmer cuts it');
         self::assertSame(MissingReason::NoneIsFree, MissingPaper::of($panel, [new Stock('none', 999_999, 999_999, 0, '', true)], $this->usual())->reason);
-        self::assertSame(MissingReason::TooSmall, MissingPaper::of($panel, [new Stock('scrap', 99 * self::MM, 200 * self::MM, 1, '', false)], $this->usual())->reason);
+        self::assertSame(
+            MissingReason::TooSmall,
+            MissingPaper::of($panel, [new Stock('scrap', 99 * self::MM, 200 * self::MM, 1, '', false)], $this->usual())->reason,
+        );
         $narrow = new Stock('scrap', 141 * self::MM, 200 * self::MM, 1, '', false);
-        self::assertSame(MissingReason::StripIsTooNarrow, MissingPaper::of(new Piece('p', 140 * self::MM, 199 * self::MM, 1, false, ''), [$narrow], $this->usual())->reason);
-        $long = MissingPaper::of(new Piece('p', 250 * self::MM, 550 * self::MM, 1, false, ''), [new Stock('poster', 300 * self::MM, 600 * self::MM, 1, '', true)], $this->usual());
+        self::assertSame(
+            MissingReason::StripIsTooNarrow,
+            MissingPaper::of(new Piece('p', 140 * self::MM, 199 * self::MM, 1, false, ''), [$narrow], $this->usual())->reason,
+        );
+        $long = MissingPaper::of(
+            new Piece('p', 250 * self::MM, 550 * self::MM, 1, false, ''),
+            [new Stock('poster', 300 * self::MM, 600 * self::MM, 1, '', true)],
+            $this->usual(),
+        );
         self::assertSame([MissingReason::TooLong, 240 * self::MM], [$long->reason, $long->by], 'the second cut is 550 mm long');
     }
 

@@ -53,7 +53,10 @@ final class SheetInWorkTest extends TestCase
         self::assertTrue($done->isDone());
         self::assertCount(4, $done->root->inHand());
         self::assertSame([7 => 4], $done->root->pieces());
-        self::assertSame([PartFate::Piece], array_map(static fn (YieldedPart $part): PartFate => $part->fate, $done->yields(Keep::usualIn(LengthUnit::Inch))->parts));
+        self::assertSame(
+            [PartFate::Piece],
+            array_map(static fn (YieldedPart $part): PartFate => $part->fate, $done->yields(Keep::usualIn(LengthUnit::Inch))->parts),
+        );
         self::assertEquals($done, SheetInWork::of(WorkPart::read($done->root->kept())), 'as it is kept');
     }
 
