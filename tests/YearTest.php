@@ -213,6 +213,8 @@ final class YearTest extends RoomTestCase
         yield 'no day' => [['person' => 'Ann', 'on' => '31 Feb'], 'on', 'Write the day'];
         yield 'nobody' => [['on' => '3 May'], 'name', 'Whose is it'];
         yield 'once without a year' => [['person' => 'Ann', 'on' => '3 May', 'once' => '1'], 'on', 'Of which year'];
+        yield 'born in the year 1' => [['person' => 'Ann', 'on' => '0001-05-03'], 'on', 'Is the year 1 right'];
+        yield 'born in the year 9999' => [['person' => 'Ann', 'on' => '9999-05-03'], 'on', 'Is the year 9999 right'];
         yield 'once in 200 years' => [['person' => 'Ann', 'on' => '2227-05-03', 'once' => '1'], 'on', 'twenty years'];
         yield 'words' => [['person' => 'Ann', 'on' => 'in spring'], 'on', 'Write the day'];
         yield 'minus one card' => [['person' => 'Ann', 'on' => '3 May', 'pieces' => '-1'], 'pieces', '0'];

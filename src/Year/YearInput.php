@@ -18,7 +18,7 @@ final readonly class YearInput
     private const DAY = 24 * 60;
     /** Nobody keeps the date of somebody who was born before. */
     private const EARLIEST = 1800;
-    private const LATEST = 2200;
+    private const LATEST = 9000;
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
     public function __construct(private Frame $frame)

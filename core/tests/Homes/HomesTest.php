@@ -131,9 +131,8 @@ final class HomesTest extends TestCase
     public function testOnlyADrawerHasRunners(): void
     {
         $heavy = new Contents(litres: 1.0, thickness: 10.0, grams: 9000.0);
-        $of = static fn (bool $hasRunners): string => (
-            new Capacity(Box::ofMillimetres(360, 100, 400), mostGrams: 6000, hasRunners: $hasRunners),
-        )->warnings($heavy)[0];
+        $inside = Box::ofMillimetres(360, 100, 400);
+        $of = static fn (bool $hasRunners): string => (new Capacity($inside, mostGrams: 6000, hasRunners: $hasRunners))->warnings($heavy)[0];
         self::assertSame(['Too heavy: it comes off its runners.', 'Too heavy for what it hangs on or stands on.'], [$of(true), $of(false)]);
     }
 }

@@ -32,9 +32,8 @@ final class FinishedWordsTest extends TestCase
 
     public function testTheOccasionStandsInTheWords(): void
     {
-        foreach (
-            ['6 thank you cards' => 'thank you', 'Birthday bunting' => 'birthday', 'With sympathy' => 'condolence', '8 cards, A2' => ''] as $words => $occasion,
-        ) {
+        $spoken = ['6 thank you cards' => 'thank you', 'Birthday bunting' => 'birthday', 'With sympathy' => 'condolence', '8 cards, A2' => ''];
+        foreach ($spoken as $words => $occasion) {
             self::assertSame($occasion, FinishedWords::occasion($words), $words);
         }
         foreach (['Finished cards' => '', 'finished' => '', 'Birthday cards' => 'Birthday cards'] as $drawer => $said) {
