@@ -50,7 +50,11 @@ abstract class Page extends AbstractController
             if (null !== $before) {
                 $before($input);
             }
-            $outcome = $this->once->do($id, $this->me(), static fn (Step $step): Outcome => $work($input, $step));
+            $outcome = $this->once->do($id, $this->me(), function (Step $step) use ($request, $input, $work, $again): Outcome {
+                $this->follow($request, $input, $again);
+
+                return $work($input, $step);
+            });
 
             return new RedirectResponse($this->withDone($outcome->goTo, $id), 303);
         } catch (\Throwable $exception) {
@@ -60,6 +64,26 @@ abstract class Page extends AbstractController
             $response->headers->set('HX-Push-Url', 'false');
 
             return $response;
+        }
+    }
+
+    /**
+     * What the person did not touch stays as it is by now.
+     *
+     * @param callable(Problem): Response $again
+     *
+     * @throws InvalidInput if somebody else has changed the same field meanwhile
+     */
+    private function follow(Request $request, Input $input, callable $again): void
+    {
+        $old = OldPage::of($request);
+        $form = $request->request->all()['_form'] ?? '';
+        if (null !== $old && \is_string($form)) {
+            $now = KeptForm::named((string) $again(Problem::none())->getContent(), $form);
+            if (null !== $now) {
+                $old->follow($now, $input);
+            }
+            $input->check();
         }
     }
 

@@ -81,6 +81,12 @@ final readonly class Problem
         return new self($status, $message, $errors, $fields, \is_string($form) ? $form : '');
     }
 
+    /** Nothing is wrong: the page as it is by now. */
+    public static function none(): self
+    {
+        return new self(200, '', [], [], '');
+    }
+
     /** Whether it is in this form. */
     public function isIn(string $form): bool
     {
