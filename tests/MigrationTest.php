@@ -39,6 +39,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the twelfth' => [12];
         yield 'the thirteenth' => [13];
         yield 'the fourteenth' => [14];
+        yield 'the fifteenth' => [15];
     }
 
     #[DataProvider('versions')]
@@ -79,6 +80,22 @@ final class MigrationTest extends OwnFileTestCase
             [$card['basis'], $card['direction'], $card['finish'], $card['note'], $card['details'], $card['sheet_width']],
             'what cannot be read is kept in the note, and what nobody has said is not guessed',
         );
+    }
+
+    public function testAWallAndAColourOfAnOldRoomGetOneSpelling(): void
+    {
+        $this->moveInto(14);
+        $room = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $room->exec("UPDATE item SET colour_name = 'Petrel blue' WHERE name = 'Petrel card';
+            UPDATE item SET colour_name = 'petrel blue' WHERE name = 'Petrel ink';
+            UPDATE item SET colour_name = 'petrel' WHERE name = 'Rope grosgrain'");
+        $prices = $this->rows('SELECT id, item_id, cents FROM price ORDER BY id');
+        $this->console('doctrine:migrations:migrate');
+        self::assertSame(
+            ['Petrel blue', 'Petrel blue', 'petrel'],
+            array_column($this->rows("SELECT colour_name FROM item WHERE name IN ('Petrel card', 'Petrel ink', 'Rope grosgrain') ORDER BY id"), 'colour_name'),
+        );
+        self::assertSame($prices, $this->rows('SELECT id, item_id, cents FROM price WHERE is_spent ORDER BY id'), 'what was bought so far was spent');
     }
 
     public function testWhatWasWrittenAboutDiesIsReadOrKept(): void
