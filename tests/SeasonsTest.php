@@ -118,10 +118,11 @@ final class SeasonsTest extends RoomTestCase
         [$frost] = $this->putInto('C3', 'Frost sequins;;40');
         $page = $this->get('/upkeep/seasons');
         self::assertStringContainsString('Not of this season, and without another home', $page->text());
-        self::assertStringContainsString('its season is over', $page->text());
-        $this->database()->executeStatement("UPDATE item SET season = '', themes = '[]'");
-        $this->database()->executeStatement("UPDATE place SET season = ''");
-        self::assertStringContainsString('it is of no season', $this->get('/upkeep/seasons')->text(), 'nobody has said that it has one');
+        self::assertStringContainsString('it is of no season', $page->text(), 'nobody has said that it has one');
+        $this->postAndFollow("/items/{$frost->id}/word", ['word' => 'themes', 'themes' => 'frost']);
+        self::assertStringContainsString('it is of no season, and no date of its themes is near', $this->get('/upkeep/seasons')->text());
+        $this->database()->executeStatement("UPDATE item SET season = 'winter' WHERE id = ?", [$frost->id]);
+        self::assertStringContainsString('its season is over', $this->get('/upkeep/seasons')->text());
         self::assertCount(1, $page->filter("a[href=\"/items/{$frost->id}/homes\"]"));
     }
 

@@ -56,7 +56,7 @@ final readonly class SeasonReading
             if (null === $from || ($isAway ? !$calendar->isOver($season, $themes) : null === $why)) {
                 continue;
             }
-            $seasonal = new Seasonal($household, $this->dwellings->of($from), $why ?? ('' === $season ? 'it is of no season' : 'its season is over'));
+            $seasonal = new Seasonal($household, $this->dwellings->of($from), $why ?? self::whyNotNow($season, $themes));
             $to = null === $home ? null : $places[$home] ?? null;
             match (true) {
                 !$isAway => $forward[] = $seasonal,
@@ -190,6 +190,16 @@ final readonly class SeasonReading
         }
 
         return $households;
+    }
+
+    /** @param list<string> $themes */
+    private static function whyNotNow(?Season $season, array $themes): string
+    {
+        if (null !== $season) {
+            return 'its season is over';
+        }
+
+        return 'it is of no season'.([] === $themes ? '' : ', and no date of its themes is near');
     }
 
     private static function household(Row $row): Household

@@ -17,6 +17,9 @@ final class SheetSize
     /** No sheet is so small in millimetres: such bare numbers speak of inches, or of something else (common practice, no source). */
     private const LEAST_BARE_MILLIMETRES = 25;
 
+    /** A name that speaks of a sheet of so few bare millimetres speaks of centimetres or inches (common practice, no source). */
+    private const LEAST_BARE_IN_A_NAME = 60;
+
     /** What a die cuts may be smaller. */
     private const LEAST_BARE_OF_A_DIE = 15;
 
@@ -85,7 +88,7 @@ final class SheetSize
     {
         if (1 === preg_match(self::IN_TEXT, $name, $m)) {
             try {
-                return self::read($m[1], $unit);
+                return self::sized($m[1], $unit, self::LEAST_BARE_IN_A_NAME);
             } catch (InvalidLength) {
                 return null;
             }

@@ -107,6 +107,7 @@ final class SheetTest extends TestCase
     public function testASizeIsFoundInAName(): void
     {
         $in = static fn (string $name, LengthUnit $unit = LengthUnit::Inch): ?Size => SheetSize::inName($name, $unit);
+        self::assertNull($in('Skerry paper 30x30', LengthUnit::Millimetre), 'thirty centimetres, most likely: it is asked');
         self::assertEquals(Size::ofSixteenths(192, 192), $in('Petrel cardstock 12 × 12'));
         self::assertEquals(Size::ofSixteenths(44, 68), $in('Buoy scrap 2 3/4 x 4 1/4'));
         self::assertEquals(Size::ofSixteenths(136, 176), $in('Petrel cardstock, letter'));
