@@ -186,7 +186,9 @@ final class CountTest extends RoomTestCase
 
     public function testAHelperDoesNotWriteACountDown(): void
     {
+        self::assertGreaterThan(0, $this->get('/upkeep/counts')->filter('a[href$="/count"]')->count());
         $this->signIn('hank');
+        self::assertCount(0, $this->get('/upkeep/counts')->filter('a[href$="/count"]'), 'what a helper may not write is not offered');
         $this->get('/stores/places/C4/count');
         $this->assertCode(200);
         $this->post('/stores/places/C4/count', $this->sheet('40'));

@@ -46,7 +46,7 @@ final class PassedOver
         $words = self::in($sentence, $unit, $isRead);
 
         return [] === $words ? '' : \sprintf(
-            'Not understood, and kept in its note: %s.',
+            $isRead ? 'Not understood, and kept in its note: %s.' : 'The rest is kept in its note: %s.',
             implode(', ', array_map(static fn (string $word): string => '“'.$word.'”', $words)),
         );
     }

@@ -145,6 +145,7 @@ final class DesignWordsTest extends TestCase
         self::assertSame([], PassedOver::in('12 × 12 page, three 4 × 6 photos', LengthUnit::Inch, true));
         self::assertSame(['A2', 'for Maren'], PassedOver::in('Something, A2, for Maren', LengthUnit::Inch, false), 'of a name alone nothing else was made');
         self::assertSame('Not understood, and kept in its note: “for Maren”.', PassedOver::sentence('8 cards, A2, for Maren', LengthUnit::Inch, true));
+        self::assertSame('The rest is kept in its note: “side fold”, “mat”.', PassedOver::sentence('8 cards, side fold, mat', LengthUnit::Inch, false));
         self::assertTrue(DesignWords::lacksSize('4 cards, 150 square', LengthUnit::Inch));
         self::assertFalse(DesignWords::lacksSize('Birthday cards', LengthUnit::Inch), 'a name is no such sentence');
         self::assertFalse(DesignWords::lacksSize('4 cards, A2', LengthUnit::Inch));
