@@ -18,6 +18,9 @@ final readonly class DeviceGate
     /** What a device may see before it is let in: how it comes in, and calendars, whose addresses are secrets of their own. */
     private const OPEN = '~^/(?:device|trust|trust/lottel-authority\.crt|calendar/[0-9]+-[^/]+|app\.webmanifest)$~D';
 
+    /** Where the web server asks about a device before it takes in anything large from it. */
+    public const ASKED = '/device/in';
+
     public function __construct(private Devices $devices, private UrlGeneratorInterface $urls, private bool $isLan, private string $cookie)
     {
     }
@@ -29,7 +32,10 @@ final readonly class DeviceGate
             return;
         }
         $token = $request->cookies->get($this->cookieName());
-        if (!\is_string($token) || !$this->devices->isLetIn($token)) {
+        $isIn = \is_string($token) && $this->devices->isLetIn($token);
+        if (self::ASKED === $request->getPathInfo()) {
+            $event->setResponse(new Response('', $isIn ? 204 : 403));
+        } elseif (!$isIn) {
             $event->setResponse($this->toDoor($request));
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lan;
 
+use App\Devices\DeviceGate;
 use Symfony\Component\Filesystem\Filesystem;
 
 /** What the web server and PHP's process manager are told, written for one room. */
@@ -75,6 +76,7 @@ final readonly class LanFiles
         $isSix = is_file('/proc/net/if_inet6');
         $listen = static fn (int $port, string $how): string => "listen {$port}{$how};".($isSix ? " listen [::]:{$port}{$how};" : '');
         $run = self::toPhp($data, $public);
+        $ask = self::toPhp($data, $public, ['REQUEST_URI' => DeviceGate::ASKED, 'REQUEST_METHOD' => 'GET', 'CONTENT_LENGTH' => '""', 'QUERY_STRING' => '""']);
 
         return <<<CONF
             pid {$data}/lan/nginx.pid;
@@ -87,7 +89,22 @@ final readonly class LanFiles
                 sendfile on;
                 gzip on;
                 gzip_types text/css text/javascript application/json application/manifest+json image/svg+xml;
-                client_max_body_size 260m;
+                client_header_timeout 15s;
+                client_body_timeout 60s;
+                send_timeout 60s;
+                http2_max_concurrent_streams 32;
+                limit_conn_zone \$binary_remote_addr zone=address:1m;
+                limit_conn address 128;
+                limit_conn_status 429;
+                # What is larger, or does not say how large it is, is taken from devices that were let in alone.
+                client_max_body_size 100k;
+                map "\$uri \$request_method:\$content_length" \$is_large {
+                    volatile;
+                    "~^/-l" 0;
+                    "~ (GET|HEAD):\$" 0;
+                    "~:[0-9]{1,5}\$" 0;
+                    default 1;
+                }
                 client_body_temp_path {$data}/lan/tmp;
                 fastcgi_temp_path {$data}/lan/tmp;
                 proxy_temp_path {$data}/lan/tmp;
@@ -104,6 +121,24 @@ final readonly class LanFiles
                     ssl_certificate_key {$certificates->path('server.key')};
                     ssl_protocols TLSv1.2 TLSv1.3;
                     ssl_session_cache shared:tls:1m;
+                    absolute_redirect off;
+                    if (\$is_large) { rewrite ^ /-large last; }
+                    location = /-large {
+                        internal;
+                        auth_request /-let-in;
+                        error_page 403 = @door;
+                        client_max_body_size 260m;
+            {$run}
+                        fastcgi_param HTTPS on;
+                    }
+                    location = /-let-in {
+                        internal;
+                        client_max_body_size 0;
+                        fastcgi_pass_request_body off;
+            {$ask}
+                        fastcgi_param HTTPS on;
+                    }
+                    location @door { return 303 /device; }
                     location ^~ /build/ {
                         root {$public};
                         try_files \$uri =404;
@@ -128,19 +163,21 @@ final readonly class LanFiles
             CONF;
     }
 
-    private static function toPhp(string $data, string $public): string
+    /** @param array<string, string> $instead what PHP is told otherwise than the request says */
+    private static function toPhp(string $data, string $public, array $instead = []): string
     {
+        $asked = static fn (string $name, string $value): string => "fastcgi_param {$name} ".($instead[$name] ?? $value);
         $said = [
             "fastcgi_pass unix:{$data}/lan/php.sock",
             'fastcgi_read_timeout 900s',
             "fastcgi_param SCRIPT_FILENAME {$public}/index.php",
             'fastcgi_param SCRIPT_NAME /index.php',
             "fastcgi_param DOCUMENT_ROOT {$public}",
-            'fastcgi_param REQUEST_URI $request_uri',
-            'fastcgi_param QUERY_STRING $query_string',
-            'fastcgi_param REQUEST_METHOD $request_method',
+            $asked('REQUEST_URI', '$request_uri'),
+            $asked('QUERY_STRING', '$query_string'),
+            $asked('REQUEST_METHOD', '$request_method'),
             'fastcgi_param CONTENT_TYPE $content_type',
-            'fastcgi_param CONTENT_LENGTH $content_length',
+            $asked('CONTENT_LENGTH', '$content_length'),
             'fastcgi_param SERVER_PROTOCOL $server_protocol',
             'fastcgi_param SERVER_NAME $host',
             'fastcgi_param SERVER_PORT $server_port',

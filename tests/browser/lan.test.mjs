@@ -145,6 +145,29 @@ test('nothing is reached by a device that nobody has let in, and codes cannot be
     console_(data, 'dbal:run-sql', "DELETE FROM sign_in_failure WHERE subject LIKE 'code%'");
 });
 
+test('nothing large is taken from a device that nobody has let in, however it says how large it is', async () => {
+    const large = 'a'.repeat(200_000);
+    const told = await get('/take-in', { method: 'POST', body: large, headers: { ...FORM, 'Content-Length': large.length } });
+    assert.deepEqual([told.status, new URL(told.headers.location, url).pathname], [303, '/device']);
+    const untold = await get('/device', { method: 'POST', body: large, headers: { ...FORM, 'Transfer-Encoding': 'chunked' } });
+    assert.equal(new URL(untold.headers.location, url).pathname, '/device');
+    const asked = await get('/device', { body: large, headers: { 'Transfer-Encoding': 'chunked' } });
+    assert.ok([303, 413].includes(asked.status), `${asked.status}`);
+    for (const path of ['/-large', '/-let-in']) assert.ok([303, 404].includes((await get(path)).status), path);
+});
+
+test('a device that was let in may send what is large', async () => {
+    const page = await device('the desk');
+    await signIn(page, 'ada');
+    const cookie = (await page.context().cookies()).map((one) => `${one.name}=${one.value}`).join('; ');
+    const body = 'a'.repeat(200_000);
+    const answer = await get('/plan', { method: 'POST', body, headers: { ...FORM, Cookie: cookie, 'Content-Length': body.length } });
+    assert.equal(answer.status, 405, 'it came as far as the page, which takes nothing');
+    const stranger = await get('/plan', { method: 'POST', body, headers: { ...FORM, Cookie: 'lottel_device=made-up', 'Content-Length': body.length } });
+    assert.equal(stranger.status, 303);
+    await page.context().close();
+});
+
 test('two devices work in one room, and one is shut out', async () => {
     const ada = await device('the laptop');
     await signIn(ada, 'ada');
@@ -209,7 +232,8 @@ test('a newer version is taken up while somebody works, and nobody is dropped', 
     try {
         process.kill(Number(readFileSync(join(data, 'lan/pid'), 'utf8')), 'SIGHUP');
         for (let tries = 0; tries < 600 && begun() === before; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
-        await new Promise((resolve) => setTimeout(resolve, 1500));
+        const atFirst = asked;
+        for (let tries = 0; tries < 300 && asked < atFirst + 20; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
     } finally {
         goOn = false;
         await working;
