@@ -72,6 +72,37 @@ final class LanTest extends OwnFileTestCase
         self::assertSame('/device', $this->browser->getResponse()->headers->get('Location'), 'one shuts oneself out too');
     }
 
+    public function testWhoeverGuessesCodesKeepsOutNobodyElse(): void
+    {
+        $this->served();
+        $from = function (string $address, string $code): string {
+            $this->browser->setServerParameter('REMOTE_ADDR', $address);
+            $this->post('/device', ['_form' => 'let_in', 'code' => $code, 'name' => 'the tablet']);
+
+            return $this->text();
+        };
+        $said = '';
+        for ($try = 0; $try < 60; ++$try) {
+            $said = $from('192.0.2.7', '000 000');
+        }
+        self::assertStringContainsString('Too many tries', $said);
+        self::assertStringContainsString('This is no code', $from('192.0.2.8', '000 000'));
+        for ($stranger = 10; $stranger < 60; ++$stranger) {
+            $said = $from("192.0.2.{$stranger}", '000 000');
+        }
+        self::assertStringContainsString('Too many tries', $said, 'many together are kept out');
+    }
+
+    public function testTheWebServerAsksWhetherADeviceIsIn(): void
+    {
+        $this->served();
+        $this->get('/device/in');
+        $this->assertCode(403);
+        $this->post('/device', ['_form' => 'let_in', 'code' => $this->service(Devices::class)->code(null), 'name' => 'the tablet']);
+        $this->get('/device/in');
+        $this->assertCode(204);
+    }
+
     public function testAHelperNeitherSeesDevicesNorLetsThemIn(): void
     {
         $this->console('doctrine:migrations:migrate');

@@ -320,6 +320,26 @@ final class YearTest extends RoomTestCase
         $this->assertCode(404, 'it was stopped');
     }
 
+    public function testTheOwnerSeesAndStopsTheCalendarsOfOthers(): void
+    {
+        $this->signIn('hank');
+        $this->postAndFollow('/year/feeds', ['name' => 'a stranger’s phone']);
+        $path = (string) parse_url((string) $this->get('/year')->filter('.feed-address')->attr('value'), \PHP_URL_PATH);
+        $this->signIn('olive');
+        $this->postAndFollow('/year/feeds', ['name' => 'my phone']);
+        $feeds = $this->get('/year')->filter('#feeds');
+        self::assertStringContainsString('a stranger’s phone', $feeds->text());
+        self::assertStringContainsString('Hank', $feeds->filter('.rows')->text());
+        self::assertStringNotContainsString($path, (string) $this->browser->getResponse()->getContent(), 'its address is its giver’s alone');
+        $this->signIn('hank');
+        self::assertStringNotContainsString('my phone', $this->get('/year')->filter('#feeds')->text());
+        $this->signIn('olive');
+        $this->postAndFollow("/year/feeds/{$this->number("SELECT id FROM feed WHERE name LIKE 'a stranger%'")}");
+        self::assertCount(0, $this->get('/year')->filter('#feeds .rows'));
+        $this->browser->request('GET', $path);
+        $this->assertCode(404, 'it was stopped');
+    }
+
     private function look(string $content, string $name = 'dates.ics'): Crawler
     {
         $path = (string) tempnam(sys_get_temp_dir(), 'dates');

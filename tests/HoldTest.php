@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Process\Process;
+
+/** A room is served to the workroom once, and what a killed server has left behind does not stand in the way of the next. */
+final class HoldTest extends TestCase
+{
+    private string $room = '';
+
+    protected function setUp(): void
+    {
+        $this->room = sys_get_temp_dir().'/lottel-hold-'.bin2hex(random_bytes(6));
+        mkdir($this->room.'/lan', 0o700, true);
+    }
+
+    protected function tearDown(): void
+    {
+        (new Filesystem())->remove($this->room);
+    }
+
+    public function testASecondServerIsRefusedAndSaysWhoTheFirstIs(): void
+    {
+        file_put_contents($this->room.'/lan/pid', '4711');
+        $first = $this->holding('echo held; sleep 60 9>&-');
+        $first->start();
+        $first->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'held'));
+        $second = $this->holding('echo held');
+        $second->run();
+        self::assertSame([1, ''], [$second->getExitCode(), $second->getOutput()]);
+        self::assertStringContainsString('served to the workroom already, by process 4711', $second->getErrorOutput());
+        $first->signal(\SIGKILL);
+        $first->stop(0);
+        $third = $this->holding('echo held');
+        $third->mustRun();
+        self::assertSame("held\n", $third->getOutput(), 'the lock ends with whoever held it, however it ended');
+    }
+
+    public function testWhatWasLeftBehindIsEndedAndNothingElse(): void
+    {
+        $mine = $this->idle($this->room.'/lan/nginx.conf');
+        $others = $this->idle(sys_get_temp_dir().'/another/lan/php-fpm.conf');
+        file_put_contents($this->room.'/lan/nginx.pid', (string) $mine->getPid());
+        file_put_contents($this->room.'/lan/php.pid', (string) $others->getPid());
+        $this->holding('echo held')->mustRun();
+        self::assertFalse($mine->isRunning());
+        self::assertTrue($others->isRunning(), 'a number that belongs to another process by now');
+        $others->stop(0);
+    }
+
+    private function holding(string $then): Process
+    {
+        return new Process(['bash', '-euc', "data={$this->room}; . bin/hold; hold_room; {$then}"], \dirname(__DIR__), ['LOTTEL_HELD' => false]);
+    }
+
+    /** A process whose command names a file. */
+    private function idle(string $file): Process
+    {
+        $process = new Process(['php', '-r', 'echo "here"; sleep(60);', '--', $file]);
+        $process->start();
+        $process->waitUntil(static fn (string $type, string $said): bool => str_contains($said, 'here'));
+
+        return $process;
+    }
+}
