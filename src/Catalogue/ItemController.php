@@ -332,7 +332,7 @@ final class ItemController extends Page
             'sources' => Outside::sources(),
             'lit' => $this->room->lit([$item->homeId]),
             'palette' => null === $item->photo ? [] : $this->photos->palette($item->photo),
-            'fields' => KindFields::of($item->record->kind),
+            'fields' => KindFields::of($item->record->kind, $this->frame->measure()),
             'stand_in' => StandIn::of($this->reading->thing($id), $item->drawnBox()),
             'strip' => $this->stripAtHome($item),
             'seen' => $this->placePhotos->ofItems([$id]),
@@ -367,7 +367,7 @@ final class ItemController extends Page
 
         return $this->render('catalogue/edit_item.html.twig', [
             'item' => $item,
-            'fields' => KindFields::of($item->record->kind),
+            'fields' => KindFields::of($item->record->kind, $this->frame->measure()),
             'seasons' => Season::cases(),
             'kinds' => Kind::cases(),
             'trackings' => Tracking::cases(),

@@ -87,7 +87,7 @@ final readonly class FindForm
             return null;
         }
         if (2 !== \count($sides)) {
-            $errors['panel'] = 'Write it like 4 1/4 × 5 1/2.';
+            $errors['panel'] = \sprintf('Write it like %s.', $frame->usual()->exampleOfPiece());
 
             return null;
         }

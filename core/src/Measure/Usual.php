@@ -131,6 +131,23 @@ final readonly class Usual
         return $this->say('3 1/2 × 3/4', '90 × 20');
     }
 
+    /** Of a ribbon. */
+    public function exampleOfBreadth(): string
+    {
+        return $this->say('5/8', '16');
+    }
+
+    public function exampleOfTape(): string
+    {
+        return $this->say('1/4', '6');
+    }
+
+    /** Of a stencil. */
+    public function exampleOfOpening(): string
+    {
+        return $this->say('5 × 5', '125 × 125');
+    }
+
     public function exampleOfRows(): string
     {
         return $this->say('2 1/2, 2 1/2, 3 1/2, 5', '60, 60, 90, 120');

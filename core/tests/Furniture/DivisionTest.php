@@ -11,6 +11,7 @@ use Lottel\Core\Furniture\Box;
 use Lottel\Core\Furniture\Cell;
 use Lottel\Core\Furniture\Division;
 use Lottel\Core\Furniture\InvalidUnit;
+use Lottel\Core\Measure\LengthUnit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -89,6 +90,9 @@ final class DivisionTest extends TestCase
                 self::assertNotSame('', $label.$example);
             }
         }
+        self::assertSame(['5/8', '16'], [KindFields::of(Kind::Ribbon)['broad'][1], KindFields::of(Kind::Ribbon, LengthUnit::Millimetre)['broad'][1]]);
+        $metric = array_merge(...array_map(static fn (Kind $kind): array => array_column(KindFields::of($kind, LengthUnit::Millimetre), 1), Kind::cases()));
+        self::assertSame([], preg_grep('~\d/\d|[¼½¾⅛⅜⅝⅞]~u', $metric), 'a room of millimetres is shown no inches');
         self::assertArrayHasKey('shape', KindFields::of(Kind::Die));
         self::assertArrayHasKey('cleans with', KindFields::of(Kind::Ink));
         self::assertSame([], KindFields::of(Kind::Paper), 'paper has its measures instead');
