@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Devices;
 
+use App\Lan\LanFiles;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
@@ -18,9 +19,6 @@ final readonly class DeviceGate
     /** What a device may see before it is let in: how it comes in, and calendars, whose addresses are secrets of their own. */
     private const OPEN = '~^/(?:device|trust|trust/lottel-authority\.crt|calendar/[0-9]+-[^/]+|app\.webmanifest)$~D';
 
-    /** Where the web server asks about a device before it takes in anything large from it. */
-    public const ASKED = '/device/in';
-
     public function __construct(private Devices $devices, private UrlGeneratorInterface $urls, private bool $isLan, private string $cookie)
     {
     }
@@ -33,7 +31,7 @@ final readonly class DeviceGate
         }
         $token = $request->cookies->get($this->cookieName());
         $isIn = \is_string($token) && $this->devices->isLetIn($token);
-        if (self::ASKED === $request->getPathInfo()) {
+        if (LanFiles::ASKS === $request->getPathInfo()) {
             $event->setResponse(new Response('', $isIn ? 204 : 403));
         } elseif (!$isIn) {
             $event->setResponse($this->toDoor($request));

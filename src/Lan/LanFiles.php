@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Lan;
 
-use App\Devices\DeviceGate;
 use Symfony\Component\Filesystem\Filesystem;
 
 /** What the web server and PHP's process manager are told, written for one room. */
 final readonly class LanFiles
 {
+    /** Where the web server asks about a device before it takes in anything large from it. */
+    public const ASKS = '/device/in';
     private const WORKERS = 6;
 
     public function __construct(private string $dataDir, private string $projectDir, private Filesystem $files = new Filesystem())
@@ -76,7 +77,7 @@ final readonly class LanFiles
         $isSix = is_file('/proc/net/if_inet6');
         $listen = static fn (int $port, string $how): string => "listen {$port}{$how};".($isSix ? " listen [::]:{$port}{$how};" : '');
         $run = self::toPhp($data, $public);
-        $ask = self::toPhp($data, $public, ['REQUEST_URI' => DeviceGate::ASKED, 'REQUEST_METHOD' => 'GET', 'CONTENT_LENGTH' => '""', 'QUERY_STRING' => '""']);
+        $ask = self::toPhp($data, $public, ['REQUEST_URI' => self::ASKS, 'REQUEST_METHOD' => 'GET', 'CONTENT_LENGTH' => '""', 'QUERY_STRING' => '""']);
 
         return <<<CONF
             pid {$data}/lan/nginx.pid;
