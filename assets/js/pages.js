@@ -5,9 +5,19 @@ import { settleMotion } from './motion.js';
 
 const scrolls = new Map();
 
+// On a narrow screen a strip is wider than what can be seen of it: the one that is sought stands in the middle, between its neighbours.
+function showSought() {
+    for (const sought of document.querySelectorAll('.spines .marked')) {
+        const strip = sought.parentElement;
+        const middle = sought.getBoundingClientRect().left - strip.getBoundingClientRect().left + strip.scrollLeft + sought.offsetWidth / 2;
+        strip.scrollLeft = middle - strip.clientWidth / 2;
+    }
+}
+
 function prepare() {
     document.documentElement.classList.add('has-js');
     settleMotion();
+    showSought();
     const zone = document.querySelector('[data-time-zone]');
     if (zone) zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone;
 }
