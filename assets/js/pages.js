@@ -7,8 +7,8 @@ const scrolls = new Map();
 
 // On a narrow screen a strip is wider than what can be seen of it: the one that is sought stands in the middle, between its neighbours.
 function showSought() {
-    for (const sought of document.querySelectorAll('.spines .marked')) {
-        const strip = sought.parentElement;
+    for (const strip of document.querySelectorAll('.spines:has(.marked)')) {
+        const sought = strip.querySelector('.marked');
         const middle = sought.getBoundingClientRect().left - strip.getBoundingClientRect().left + strip.scrollLeft + sought.offsetWidth / 2;
         strip.scrollLeft = middle - strip.clientWidth / 2;
     }
@@ -18,6 +18,7 @@ function prepare() {
     document.documentElement.classList.add('has-js');
     settleMotion();
     showSought();
+    document.fonts.ready.then(showSought);
     const zone = document.querySelector('[data-time-zone]');
     if (zone) zone.value = Intl.DateTimeFormat().resolvedOptions().timeZone;
 }

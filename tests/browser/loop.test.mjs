@@ -188,3 +188,29 @@ test('a session that ends in the middle of a round loses nothing', { timeout: 12
     assert.match(ada.url(), /\/pull/);
     assert.equal(audit(room.data).movements, movements + 1);
 });
+
+test('on a phone the spine that is sought can be seen, between its neighbours', async () => {
+    const ada = await person(browser, room, 'ada', { viewport: { width: 390, height: 844 } });
+    await ada.goto('/plan');
+    const kits = await ada.locator('.kit-tray .name a').evaluateAll((all) => all.map((one) => one.getAttribute('href')));
+    let wider = 0;
+    for (const path of kits.flatMap((kit) => [`${kit}/pull`, `${kit}/return`])) {
+        await ada.goto(path);
+        await ada.evaluate(() => document.fonts.ready);
+        for (const strip of await ada.locator('.spines').all()) {
+            const seen = await strip.evaluate((list) => {
+                const at = list.getBoundingClientRect();
+                const marked = list.querySelector('.marked');
+                const near = [marked, marked?.previousElementSibling, marked?.nextElementSibling].filter(Boolean).map((one) => one.getBoundingClientRect());
+                return {
+                    isWider: list.scrollWidth > list.clientWidth,
+                    at: near.map((one) => [one.left - at.left, at.right - one.right]),
+                    isIn: near.every((one) => one.left >= at.left - 1 && one.right <= at.right + 1),
+                };
+            });
+            wider += seen.isWider ? 1 : 0;
+            assert.ok(seen.isIn, `${path} ${JSON.stringify(seen)}`);
+        }
+    }
+    assert.ok(wider > 0, 'a strip that is wider than the phone was among them');
+});
