@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Errands;
 
+use App\Catalogue\Item;
 use App\Steps\Unknown;
 use App\Stores\Place;
 use Doctrine\ORM\EntityManagerInterface;
@@ -51,14 +52,12 @@ final readonly class Errands
      */
     public function checkNoneIsMoved(array $tasks): void
     {
-        $moved = array_filter($tasks, static fn (PlannedTask $task): bool => $task->becomesHome && null !== $task->item);
-        foreach ($moved as $task) {
-            $open = $this->entities->createQuery(
-                'SELECT t FROM '.ErrandTask::class.' t JOIN t.errand e WHERE t.item = :item AND t.becomesHome = true AND t.state = :open AND e.endedAt IS NULL',
-            )->setParameters(['item' => $task->item, 'open' => TaskState::Open])->setMaxResults(1)->getOneOrNullResult();
-            if ($open instanceof ErrandTask) {
-                throw ErrandRefused::isWalkedAlready($task->item->name ?? '', $open->errand->name);
-            }
+        $moved = array_filter(array_map(static fn (PlannedTask $task): ?Item => $task->becomesHome ? $task->item : null, $tasks));
+        $open = [] === $moved ? null : $this->entities->createQuery(
+            'SELECT t FROM '.ErrandTask::class.' t JOIN t.errand e WHERE t.item IN (:items) AND t.becomesHome = true AND t.state = :open AND e.endedAt IS NULL',
+        )->setParameters(['items' => array_values($moved), 'open' => TaskState::Open])->setMaxResults(1)->getOneOrNullResult();
+        if ($open instanceof ErrandTask) {
+            throw ErrandRefused::isWalkedAlready($open->item->name ?? '', $open->errand->name);
         }
     }
 

@@ -47,8 +47,14 @@ final readonly class Pressing
         foreach ($this->occasions->all() as $occasion) {
             foreach ($occasion->on()->between($today, $today->plus(self::AHEAD + $occasion->daysAhead)) as $day) {
                 $date = new DateInYear($occasion, $day, $day->plus(-$occasion->daysAhead), $occasion->on()->years($day), null, null, false);
-                if ($occasion->pieces > $this->provided($occasion, $day)) {
-                    $text = \sprintf('%s on %s, and nothing is planned for it', $date->name(), $day->date()->format('l j F'));
+                $provided = $this->provided($occasion, $day);
+                if ($occasion->pieces > $provided) {
+                    $text = \sprintf(
+                        '%s on %s, and %s planned for it',
+                        $date->name(),
+                        $day->date()->format('l j F'),
+                        0 === $provided ? 'nothing is' : "{$provided} of {$occasion->pieces} are",
+                    );
                     $notes[] = new DayNote('date-'.$date->key(), $day, $text, 'occasions');
                 }
             }
