@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
+use App\Catalogue\Item;
+
 /** What must not wait is told at the head of Plan. */
 final class PressingTest extends RoomTestCase
 {
@@ -41,5 +43,21 @@ final class PressingTest extends RoomTestCase
         self::assertSame(0, $this->get('/plan')->filter('.pressing')->count());
         $this->database()->executeStatement("UPDATE kit SET removed_at = '2026-01-01 00:00:00' WHERE id = ?", [$kit]);
         self::assertSame(1, $this->get('/plan')->filter('.pressing')->count(), 'a kit that is planned no more serves nobody');
+    }
+
+    public function testADateOfWhichAPartIsThereSaysHowMuch(): void
+    {
+        $day = new \DateTimeImmutable('+4 days');
+        $this->postAndFollow('/occasions', ['kind' => 'birthday', 'person' => 'Maren', 'on' => $day->format('j F'), 'pieces' => '2']);
+        [$card, $other] = $this->putInto('C5', 'Gull card', 'Tern card');
+        $occasion = $this->number('SELECT min(id) FROM occasion');
+        $keep = fn (Item $piece): int => (int) $this->database()->executeStatement(
+            'INSERT INTO set_aside (item_id, occasion_id, day) VALUES (?, ?, ?)',
+            [$piece->id, $occasion, $day->format('Y-m-d')],
+        );
+        $keep($card);
+        self::assertStringContainsString('and 1 of its 2 pieces is there', $this->get('/plan')->filter('.pressing')->text());
+        $keep($other);
+        self::assertSame(0, $this->get('/plan')->filter('.pressing')->count());
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Year;
 
-use App\Database\Row;
 use App\Web\Frame;
-use Doctrine\DBAL\Connection;
 use Lottel\Core\Year\Day;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
@@ -22,7 +20,7 @@ final readonly class Pressing
         #[AutowireIterator(DayNotes::class)]
         private iterable $notes,
         private Occasions $occasions,
-        private Connection $database,
+        private MadeForDates $made,
         private Frame $frame,
     ) {
     }
@@ -43,19 +41,16 @@ final readonly class Pressing
     /** @return list<DayNote> */
     private function dates(Day $today): array
     {
+        [$kits, $kept, $gone] = [$this->made->kitsOf(), $this->made->kept(), $this->made->gone()];
         $notes = [];
         foreach ($this->occasions->all() as $occasion) {
             foreach ($occasion->on()->between($today, $today->plus(self::AHEAD + $occasion->daysAhead)) as $day) {
-                $date = new DateInYear($occasion, $day, $day->plus(-$occasion->daysAhead), $occasion->on()->years($day), null, null, false);
-                $provided = $this->provided($occasion, $day);
-                if ($occasion->pieces > $provided) {
-                    $text = \sprintf(
-                        '%s on %s, and %s planned for it',
-                        $date->name(),
-                        $day->date()->format('l j F'),
-                        0 === $provided ? 'nothing is' : "{$provided} of {$occasion->pieces} are",
-                    );
-                    $notes[] = new DayNote('date-'.$date->key(), $day, $text, 'occasions');
+                $key = $occasion->id.':'.$day->text();
+                $doneBy = $day->plus(-$occasion->daysAhead);
+                $years = $occasion->on()->years($day);
+                $date = new DateInYear($occasion, $day, $doneBy, $years, null, null, isset($kits[$key]), $kept[$key] ?? 0, $gone[$key] ?? 0);
+                if ($date->isToMake()) {
+                    $notes[] = new DayNote('date-'.$key, $day, self::said($date), 'occasions');
                 }
             }
         }
@@ -63,19 +58,15 @@ final readonly class Pressing
         return $notes;
     }
 
-    /** How many pieces are kept, given or planned for a date. */
-    private function provided(Occasion $occasion, Day $day): int
+    private static function said(DateInYear $date): string
     {
-        $of = ['occasion' => $occasion->id, 'day' => $day->text().'%', 'all' => $occasion->pieces];
+        $there = $date->served + $date->gone;
 
-        return Row::number($this->database->fetchOne(
-            'SELECT (SELECT count(*) FROM set_aside WHERE occasion_id = :occasion AND day LIKE :day)
-                + (SELECT coalesce(sum(g.quantity), 0) FROM gift g WHERE g.occasion_id = :occasion AND g.occasion_day LIKE :day
-                    AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = g.movement_id))
-                + (SELECT CASE WHEN count(*) > 0 THEN CAST(:all AS INTEGER) ELSE 0 END FROM kit_occasion o
-                    JOIN kit k ON k.id = o.kit_id AND k.removed_at IS NULL
-                    WHERE o.occasion_id = :occasion AND o.day LIKE :day)',
-            $of,
-        ));
+        return \sprintf(
+            '%s on %s, and %s',
+            $date->name(),
+            $date->day->date()->format('l j F'),
+            0 === $there ? 'nothing is planned for it' : \sprintf('%d of its %d pieces %s there', $there, $date->occasion->pieces, 1 === $there ? 'is' : 'are'),
+        );
     }
 }

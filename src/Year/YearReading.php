@@ -36,6 +36,7 @@ final readonly class YearReading
         private KitTimes $times,
         private HoursAtBench $hours,
         private Occasions $occasions,
+        private MadeForDates $made,
         private EntityManagerInterface $entities,
         private Connection $database,
         private Frame $frame,
@@ -163,10 +164,7 @@ final readonly class YearReading
      */
     private function dates(Day $first, Day $last, array $kits, Day $today, ?WorkingHours $hours): array
     {
-        $made = $this->made();
-        $kept = $this->counted('SELECT occasion_id, substr(day, 1, 10) AS day, count(*) AS many FROM set_aside GROUP BY 1, 2');
-        $gone = $this->counted('SELECT occasion_id, substr(occasion_day, 1, 10) AS day, sum(quantity) AS many FROM gift g WHERE occasion_id IS NOT NULL
-            AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = g.movement_id) GROUP BY 1, 2');
+        [$closed, $kept, $gone] = [$this->made->closed(), $this->made->kept(), $this->made->gone()];
         $dates = [];
         foreach ($this->occasions->all() as $occasion) {
             foreach ($occasion->on()->between($first->plus(1 - $occasion->lasts), $last) as $day) {
@@ -179,7 +177,7 @@ final readonly class YearReading
                     $occasion->on()->years($day),
                     array_values($own)[0] ?? null,
                     null === $hours || $doneBy->number < $today->number ? null : $this->beginBy($occasion, $doneBy, $today, $hours),
-                    isset($made[$occasion->id.':'.$day->text()]),
+                    isset($closed[$occasion->id.':'.$day->text()]),
                     $kept[$occasion->id.':'.$day->text()] ?? 0,
                     $gone[$occasion->id.':'.$day->text()] ?? 0,
                 );
@@ -214,29 +212,6 @@ final readonly class YearReading
         } catch (InvalidSchedule) {
             return null;
         }
-    }
-
-    /** @return array<string, int> by occasion and day */
-    private function counted(string $sql): array
-    {
-        $counts = [];
-        foreach ($this->database->fetchAllAssociative($sql) as $columns) {
-            $row = new Row($columns);
-            $counts[$row->int('occasion_id').':'.$row->text('day')] = $row->int('many');
-        }
-
-        return $counts;
-    }
-
-    /** @return array<string, true> the dates for which a kit was made and closed */
-    private function made(): array
-    {
-        $keys = Row::words($this->database->fetchFirstColumn(
-            "SELECT o.occasion_id || ':' || substr(o.day, 1, 10) FROM kit_occasion o JOIN kit k ON k.id = o.kit_id
-             WHERE k.stage = 'closed' AND k.removed_at IS NULL",
-        ));
-
-        return array_fill_keys($keys, true);
     }
 
     /**
