@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cutting;
 
 use App\Database\Row;
+use App\Kits\OpenKits;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 
@@ -25,7 +26,7 @@ final readonly class AheadReading
                 (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place l ON l.id = b.place_id
                  WHERE b.item_id = i.id AND l.nature IN ('storage', 'unfiled')) AS there,
                 (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                 WHERE n.item_id = i.id AND n.state = 'open' AND k.stage <> 'closed' AND k.removed_at IS NULL) AS wished,
+                 WHERE n.item_id = i.id AND n.state = 'open' AND ".OpenKits::ARE.") AS wished,
                 (SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.item_id = i.id AND +m.reason = 'use' AND m.at >= :since
                     AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS used
              FROM item i JOIN item p ON p.id = i.parent_id LEFT JOIN place h ON h.id = i.home_id

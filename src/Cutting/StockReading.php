@@ -7,6 +7,7 @@ namespace App\Cutting;
 use App\Catalogue\Item;
 use App\Database\Row;
 use App\Kits\Kit;
+use App\Kits\OpenKits;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\Difference;
 use Lottel\Core\Colour\Lab;
@@ -55,7 +56,7 @@ final readonly class StockReading
                  WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
                 (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN kit k ON k.tray_id = b.place_id WHERE b.item_id = i.id AND k.id = :kit) AS on_tray,
                 (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                 WHERE n.item_id = i.id AND n.kit_id <> :kit AND n.state = 'open' AND k.stage <> 'closed' AND k.removed_at IS NULL) AS others_want,
+                 WHERE n.item_id = i.id AND n.kit_id <> :kit AND n.state = 'open' AND ".OpenKits::ARE.") AS others_want,
                 (SELECT coalesce(sum(n.quantity - n.to_cut), 0) FROM need n WHERE n.item_id = i.id AND n.kit_id = :kit)
                     - (SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.item_id = i.id AND m.kit_id = :kit AND +m.reason = 'use'
                         AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS by_hand,

@@ -173,11 +173,7 @@ final class DesignController extends Page
             throw new \LogicException('It was refused.');
         }
 
-        $passedOver = PassedOver::in($words, $this->frame->measure(), true);
-        $said = [] === $passedOver ? '' : \sprintf(
-            'Not understood: %s.',
-            implode(', ', array_map(static fn (string $one): string => '“'.$one.'”', $passedOver)),
-        );
+        $said = PassedOver::told('Not understood', PassedOver::in($words, $this->frame->measure(), true));
 
         return [$read->design, trim($read->sentence().' '.$said)];
     }

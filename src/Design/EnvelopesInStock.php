@@ -6,6 +6,7 @@ namespace App\Design;
 
 use App\Catalogue\SheetColumns;
 use App\Database\Row;
+use App\Kits\OpenKits;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\EnvelopeFit;
@@ -66,7 +67,7 @@ final readonly class EnvelopesInStock
                 (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
                  WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
                 (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                 WHERE n.item_id = i.id AND n.state = 'open' AND n.for_design = 0 AND k.stage <> 'closed' AND k.removed_at IS NULL) AS wanted
+                 WHERE n.item_id = i.id AND n.state = 'open' AND n.for_design = 0 AND ".OpenKits::ARE.") AS wanted
              FROM item i LEFT JOIN place h ON h.id = i.home_id
              WHERE i.kind = 'envelope' AND i.tracking = 'count' AND i.removed_at IS NULL AND i.sheet_width IS NOT NULL ORDER BY i.id LIMIT 200",
         ), static fn (Row $row): Row => $row);

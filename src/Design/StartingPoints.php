@@ -7,6 +7,7 @@ namespace App\Design;
 use App\Catalogue\Item;
 use App\Catalogue\SheetColumns;
 use App\Database\Row;
+use App\Kits\OpenKits;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Cutting\ReadyCut;
@@ -27,7 +28,7 @@ final readonly class StartingPoints
     private const FREE = "(SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place s ON s.id = b.place_id AND s.nature IN ('storage', 'unfiled')
                  WHERE b.item_id = i.id)
                 - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                   WHERE n.item_id = i.id AND n.state = 'open' AND k.stage <> 'closed' AND k.removed_at IS NULL)";
+                   WHERE n.item_id = i.id AND n.state = 'open' AND ".OpenKits::ARE.')';
 
     public function __construct(private Connection $database, private Designs $designs, private Frame $frame)
     {

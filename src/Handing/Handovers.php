@@ -7,6 +7,7 @@ namespace App\Handing;
 use App\Database\Row;
 use App\Errands\Errand;
 use App\Kits\Kit;
+use App\Kits\OpenKits;
 use App\Security\Account;
 use App\Steps\Step;
 use App\Steps\StepRefused;
@@ -17,11 +18,11 @@ use Doctrine\ORM\EntityManagerInterface;
 /** The rounds that are on their way from one person to another. */
 final readonly class Handovers
 {
-    private const OPEN = "SELECT o.id, o.note, o.at, o.kit_id, o.errand_id, o.giver_id, o.taker_id, g.name AS giver, t.name AS taker,
+    private const OPEN = 'SELECT o.id, o.note, o.at, o.kit_id, o.errand_id, o.giver_id, o.taker_id, g.name AS giver, t.name AS taker,
         coalesce(k.name, e.name) AS name, k.stage FROM handover o JOIN account g ON g.id = o.giver_id JOIN account t ON t.id = o.taker_id
         LEFT JOIN kit k ON k.id = o.kit_id
         LEFT JOIN errand e ON e.id = o.errand_id
-        WHERE o.taken_at IS NULL AND o.dropped_at IS NULL AND coalesce(k.stage <> 'closed' AND k.removed_at IS NULL, e.ended_at IS NULL)";
+        WHERE o.taken_at IS NULL AND o.dropped_at IS NULL AND coalesce('.OpenKits::ARE.', e.ended_at IS NULL)';
 
     public function __construct(private EntityManagerInterface $entities, private Connection $database)
     {

@@ -133,9 +133,9 @@ final readonly class KitReading
                      JOIN place p ON p.id = b.place_id AND p.nature = 'tray' LEFT JOIN kit_holder h ON h.place_id = p.id
                      LEFT JOIN kit k ON k.id = h.kit_id WHERE b.item_id = i.id AND (k.id IS NULL OR k.id <> n.kit_id)) AS out_with,
                     (SELECT coalesce(sum(o.quantity - o.taken), 0) FROM need o JOIN kit k ON k.id = o.kit_id
-                     WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND o.state = 'open' AND k.stage <> 'closed' AND k.removed_at IS NULL) AS wanted,
+                     WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND o.state = 'open' AND ".OpenKits::ARE.") AS wanted,
                     (SELECT group_concat(k.name, ', ') FROM need o JOIN kit k ON k.id = o.kit_id
-                     WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL
+                     WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND ".OpenKits::ARE."
                         AND (o.state = 'open' OR o.taken > 0)) AS other_kits
              FROM need n JOIN item i ON i.id = n.item_id LEFT JOIN place h ON h.id = i.home_id
              LEFT JOIN need r ON r.id = n.instead_of_id LEFT JOIN item ri ON ri.id = r.item_id

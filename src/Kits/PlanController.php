@@ -15,11 +15,8 @@ use App\Stores\RoomReading;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
-use Lottel\Core\Design\DesignWords;
-use Lottel\Core\Design\PassedOver;
 use Lottel\Core\Kit\Makes;
 use Lottel\Core\Words\Counted;
-use Lottel\Core\Year\FinishedWords;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -47,31 +44,15 @@ final class PlanController extends Page
     }
 
     #[Route('/kits', name: 'plan_kit', methods: ['POST'])]
-    public function plan(Request $request, PlanKit $plan, DesignedList $design): Response
+    public function plan(Request $request, PlanFromSentence $plan): Response
     {
-        return $this->write($request, function (Input $input, Step $step) use ($plan, $design): Outcome {
-            $line = (string) preg_replace('/\s+/u', ' ', $input->text('name', self::LONGEST_SENTENCE, true));
+        return $this->write($request, function (Input $input, Step $step) use ($plan): Outcome {
+            $sentence = (string) preg_replace('/\s+/u', ' ', $input->text('name', self::LONGEST_SENTENCE, true));
             $input->check();
-            $makes = null === Makes::read($line)->pieces ? '' : Makes::beginning($line, 200);
-            $kit = $plan($step, new KitDescription(
-                Makes::beginning(Makes::title($line), 120),
-                $makes,
-                occasion: FinishedWords::occasion($line),
-            ));
-            $told = $design->reads($kit, $line);
-            $unit = $this->frame->measure();
-            $passedOver = PassedOver::sentence($line, $unit, null !== $told);
-            if ('' !== $passedOver || ($line !== $kit->makes && $line !== $kit->name)) {
-                $kit->note = $line;
-            }
-            $size = DesignWords::lacksSize($line, $unit)
-                ? \sprintf('No design is begun, since no size is said that could be read: write one such as %s.', $this->frame->usual()->exampleOfPiece())
-                : 'Now say what it needs.';
+            $planned = $plan($step, $sentence);
+            $goOn = $planned->isDesigned ? $this->generateUrl('design', ['id' => $planned->kit->id]) : $this->urlOf($planned->kit);
 
-            return Outcome::undoable(
-                null === $told ? $this->urlOf($kit) : $this->generateUrl('design', ['id' => $kit->id]),
-                trim(\sprintf('“%s” is planned%s. %s %s', $kit->name, null === $told ? '' : ', with its design', $told ?? $size, $passedOver)),
-            );
+            return Outcome::undoable($goOn, $planned->sentence());
         }, $this->showAll(...));
     }
 

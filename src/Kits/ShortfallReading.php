@@ -29,7 +29,7 @@ final readonly class ShortfallReading
                 (SELECT p.cents FROM price p WHERE p.item_id = i.id ORDER BY p.day DESC, p.id DESC LIMIT 1) AS cents,
                 (SELECT p.quantity FROM price p WHERE p.item_id = i.id ORDER BY p.day DESC, p.id DESC LIMIT 1) AS price_of,
                 (SELECT p.shop FROM price p WHERE p.item_id = i.id AND p.shop <> '' ORDER BY p.day DESC, p.id DESC LIMIT 1) AS shop
-             FROM need n JOIN kit k ON k.id = n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL
+             FROM need n JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE."
              JOIN item i ON i.id = n.item_id AND i.removed_at IS NULL LEFT JOIN place h ON h.id = i.home_id
              WHERE n.state = 'open' AND n.quantity > n.taken AND i.tracking IN ('count', 'length')
              GROUP BY i.id HAVING wanted > there ORDER BY soonest IS NULL, soonest, i.name LIMIT ".self::MOST,

@@ -6,6 +6,7 @@ namespace App\Lending;
 
 use App\Catalogue\Item;
 use App\Database\Row;
+use App\Kits\OpenKits;
 use App\Steps\Unknown;
 use App\Stores\Place;
 use App\Year\Contact;
@@ -117,7 +118,7 @@ final class Loans implements ResetInterface
     {
         return Row::words($this->database->fetchFirstColumn(
             "SELECT k.name FROM need n JOIN kit k ON k.id = n.kit_id
-             WHERE n.item_id = ? AND n.state = 'open' AND k.stage <> 'closed' AND k.removed_at IS NULL ORDER BY k.due_on IS NULL, k.due_on, k.id LIMIT 6",
+             WHERE n.item_id = ? AND n.state = 'open' AND ".OpenKits::ARE.' ORDER BY k.due_on IS NULL, k.due_on, k.id LIMIT 6',
             [$item->id],
         ));
     }

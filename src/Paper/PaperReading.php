@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Paper;
 
 use App\Database\Row;
+use App\Kits\OpenKits;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\ColourWanted;
 use Lottel\Core\Colour\Srgb;
@@ -68,7 +69,7 @@ final readonly class PaperReading
              laid AS (SELECT ".self::COLUMNS.", ($stored) AS stored, ($place) AS place_id FROM few JOIN item i ON i.id = few.id)
              SELECT i.*, p.address,
                 (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n
-                 JOIN kit k ON k.id = n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL
+                 JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE."
                  WHERE n.item_id = i.id AND n.state = 'open') AS wished
              FROM laid i LEFT JOIN place p ON p.id = i.place_id ORDER BY $order",
             $values + ['colours' => $this->colours($colour)],

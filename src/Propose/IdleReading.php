@@ -6,6 +6,7 @@ namespace App\Propose;
 
 use App\Catalogue\Item;
 use App\Database\Row;
+use App\Kits\OpenKits;
 use App\Stores\ReachOfPlaces;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
@@ -32,7 +33,7 @@ final readonly class IdleReading
 
     /** What of an item lies in drawers, less what other lists want of it. */
     private const FREE = "(SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id)
-        - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL
+        - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE."
            WHERE n.item_id = i.id AND n.state = 'open')";
 
     public function __construct(private Connection $database, private Frame $frame, private ReachOfPlaces $reach)

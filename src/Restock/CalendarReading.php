@@ -6,6 +6,7 @@ namespace App\Restock;
 
 use App\Database\KeptUntilChanged;
 use App\Database\Row;
+use App\Kits\OpenKits;
 use App\Web\Frame;
 use App\Year\DateInYear;
 use App\Year\YearReading;
@@ -68,7 +69,7 @@ final readonly class CalendarReading
         ));
         $wanted = Row::number($this->database->fetchOne(
             "SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN item i ON i.id = n.item_id AND i.kind = ? AND i.tracking = 'count'
-             JOIN kit k ON k.id = n.kit_id AND k.stage <> 'closed' AND k.removed_at IS NULL WHERE n.state = 'open'",
+             JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE." WHERE n.state = 'open'",
             [$kind->value],
         ));
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Swatches;
 
 use App\Database\Row;
+use App\Kits\OpenKits;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\Family;
@@ -71,8 +72,8 @@ final readonly class SwatchBook
     public function designs(): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            "SELECT k.id, k.name, d.revision FROM kit k JOIN design d ON d.kit_id = k.id
-             WHERE k.removed_at IS NULL AND k.stage <> 'closed' ORDER BY k.id DESC LIMIT 60",
+            'SELECT k.id, k.name, d.revision FROM kit k JOIN design d ON d.kit_id = k.id
+             WHERE '.OpenKits::ARE.' ORDER BY k.id DESC LIMIT 60',
         ), static fn (Row $row): array => [$row->int('id').':'.$row->int('revision'), $row->text('name')]);
     }
 }

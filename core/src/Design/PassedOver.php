@@ -43,12 +43,13 @@ final class PassedOver
     /** Returns a few of them in a sentence; empty where all was understood. */
     public static function sentence(string $sentence, LengthUnit $unit, bool $isRead): string
     {
-        $words = self::in($sentence, $unit, $isRead);
+        return self::told($isRead ? 'Not understood, and kept in its note' : 'The rest is kept in its note', self::in($sentence, $unit, $isRead));
+    }
 
-        return [] === $words ? '' : \sprintf(
-            $isRead ? 'Not understood, and kept in its note: %s.' : 'The rest is kept in its note: %s.',
-            implode(', ', array_map(static fn (string $word): string => '“'.$word.'”', $words)),
-        );
+    /** @param list<string> $words */
+    public static function told(string $what, array $words): string
+    {
+        return [] === $words ? '' : $what.': '.implode(', ', array_map(static fn (string $word): string => '“'.$word.'”', $words)).'.';
     }
 
     /** @return list<string> */
