@@ -522,7 +522,7 @@ final class BackupTest extends OwnFileTestCase
     /** @return array{int, string} how it ended, and its last line */
     private function script(string $script, string ...$arguments): array
     {
-        $process = new Process([\dirname(__DIR__).'/'.$script, ...$arguments], $this->other, ['LOTTEL_DATA' => $this->data], timeout: 120);
+        $process = new Process([\dirname(__DIR__).'/'.$script, ...$arguments], $this->other, ['LOTTEL_DATA' => $this->data], timeout: 900);
         $process->run();
         $lines = explode("\n", trim($process->getOutput()));
 

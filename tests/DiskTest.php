@@ -152,6 +152,25 @@ final class DiskTest extends OwnFileTestCase
         self::assertSame('the good one', file_get_contents($this->data.'/photos/aa.jpg'));
     }
 
+    public function testWhileSomebodyWritesPagesAreReadAndWriteNothing(): void
+    {
+        $this->newRoom();
+        $kit = $this->planKit('Gull day', [[$this->item($this->number("SELECT id FROM item WHERE name = 'Gulls'")), 1]]);
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $release = $this->make('locked');
+        $log = $this->service(StatementLog::class);
+        foreach (self::PAGES as $path) {
+            $log->statements = [];
+            $this->get(str_replace('KIT', (string) $kit, $path));
+            $this->assertCode(200, $path);
+            self::assertSame([], array_values(array_filter(
+                $log->statements,
+                static fn (string $sql): bool => 1 !== preg_match('/^\s*(SELECT|PRAGMA|WITH)\b/i', $sql),
+            )), $path);
+        }
+        $release();
+    }
+
     public function testAPhotoIsReadBeforeTheRoomIsLocked(): void
     {
         $this->newRoom();
@@ -178,6 +197,14 @@ final class DiskTest extends OwnFileTestCase
         $this->expectExceptionMessage('The photo that was there stays.');
         (new KeepPhoto($this->data))->keep(new UploadedFile($this->data.'/new.jpg', 'new.jpg', 'image/jpeg', null, true));
     }
+
+    private const PAGES = [
+        '/plan', '/pull', '/make', '/return', '/kits/KIT', '/kits/KIT/pull', '/kits/KIT/make', '/kits/KIT/return', '/kits/KIT/design',
+        '/stores', '/stores/places/C1', '/stores/labels', '/stores/plan', '/stores/list', '/find?q=gull', '/log', '/paper', '/paper/ahead',
+        '/year', '/shelf', '/albums', '/loans', '/occasions', '/missing', '/patterns', '/lists', '/take-in', '/propose',
+        '/upkeep', '/upkeep/homes?look=1', '/upkeep/lying', '/upkeep/lost', '/upkeep/counts', '/upkeep/full', '/upkeep/figures', '/upkeep/idle',
+        '/upkeep/stocks', '/upkeep/shopping', '/upkeep/rounds', '/upkeep/people', '/upkeep/devices', '/upkeep/safe', '/upkeep/health',
+    ];
 
     private function newRoom(): void
     {

@@ -24,7 +24,7 @@ final class FreePortTest extends TestCase
     public function testAPortThatIsTakenIsTold(string $command): void
     {
         [$socket, $port] = self::taken();
-        $process = new Process([$command, '--port', (string) $port], \dirname(__DIR__), timeout: 120);
+        $process = new Process([$command, '--port', (string) $port], \dirname(__DIR__), timeout: 900);
         self::assertSame(1, $process->run());
         self::assertStringNotContainsString('http://', $process->getOutput());
         self::assertStringContainsString("Port {$port} is taken, or is none.", $process->getErrorOutput());

@@ -206,7 +206,7 @@ final class LanTest extends OwnFileTestCase
 
     private function upgrade(): Process
     {
-        return new Process(['bin/upgrade'], \dirname(__DIR__), ['LOTTEL_DATA' => $this->data], timeout: 120);
+        return new Process(['bin/upgrade'], \dirname(__DIR__), ['LOTTEL_DATA' => $this->data], timeout: 900);
     }
 
     private function served(): void

@@ -88,7 +88,7 @@ abstract class OwnFileTestCase extends RoomTestCase
             ['php', 'bin/console', ...$arguments, '--no-interaction'],
             \dirname(__DIR__),
             ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'x', 'LOTTEL_DATA' => $this->data],
-            timeout: 120,
+            timeout: 900,
         );
     }
 }

@@ -411,6 +411,7 @@ final class SecurityTest extends RoomTestCase
         self::assertSame("weird \0 bytes \xff and more", $store->read('one-session'));
         self::assertSame(0, $this->number("SELECT count(*) FROM session WHERE id = 'one-session'"), 'the id itself is not in the database');
         $this->database()->executeStatement('UPDATE session SET ends_at = ends_at - 40000');
+        $store->read('one-session');
         self::assertTrue($store->updateTimestamp('one-session', ''));
         self::assertSame(
             1,
@@ -420,6 +421,27 @@ final class SecurityTest extends RoomTestCase
         $this->database()->executeStatement('UPDATE session SET ends_at = 1');
         self::assertSame('', $store->read('one-session'), 'it ends by itself');
         self::assertSame(1, $store->gc(1));
+    }
+
+    public function testReadingDoesNotWaitForAWriterToRenewItsSession(): void
+    {
+        $store = $this->service(SessionStore::class);
+        $store->open('', 'lottel');
+        $store->write('one-session', 'words');
+        /** @return list<string> */
+        $asked = function () use ($store): array {
+            $store->read('one-session');
+            $log = $this->service(StatementLog::class);
+            $before = \count($log->statements);
+            $store->updateTimestamp('one-session', 'words');
+
+            return \array_slice($log->statements, $before);
+        };
+        self::assertSame([], $asked(), 'nothing is written while it has long to live');
+        $this->database()->executeStatement('UPDATE session SET ends_at = ends_at - 40000');
+        $renewed = ['PRAGMA busy_timeout = 0', 'UPDATE session SET ends_at = ? WHERE id = ?', 'PRAGMA busy_timeout = 5000'];
+        self::assertSame($renewed, $asked());
+        self::assertSame([], $asked(), 'it was renewed');
     }
 
     private function signInWith(string $login, string $password): void

@@ -44,7 +44,7 @@ final class SetupTest extends TestCase
         $load = array_map(static fn (): Process => new Process(['php', '-r', 'while (true) { hash("sha256", random_bytes(4096)); }']), [1, 2, 3]);
         array_map(static fn (Process $busy) => $busy->start(), $load);
         $loop = \sprintf('failed=0; for n in $(seq %d); do bin/setup --check >/dev/null || failed=$((failed + 1)); done; echo $failed', self::CHECKS);
-        $process = new Process(['bash', '-c', $loop], \dirname(__DIR__), ['PATH' => $this->folder.':'.getenv('PATH')], timeout: 300);
+        $process = new Process(['bash', '-c', $loop], \dirname(__DIR__), ['PATH' => $this->folder.':'.getenv('PATH')], timeout: 900);
         $process->mustRun();
         array_map(static fn (Process $busy) => $busy->stop(0), $load);
         self::assertSame('0', trim($process->getOutput()), 'so many of '.self::CHECKS.' checks missed an extension that is there');

@@ -8,6 +8,7 @@ use App\Log\AuditReading;
 use App\Stash\StashList;
 use App\Stash\StashLists;
 use App\Stash\TakeInList;
+use App\Undo\PutRightInParts;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -99,10 +100,77 @@ final class StashListTest extends OwnFileTestCase
         self::assertSame(0, $this->number('SELECT count(*) FROM price'));
         self::assertSame([], $this->service(AuditReading::class)->report()->differences);
         $this->browser->followRedirect();
-        self::assertStringContainsString('450 things are not in the room any more', $this->text());
-        self::assertStringContainsString('what was paid is as before', $this->text());
+        self::assertStringContainsString('Undone: 450 things are out of the room and out of the catalogue again.', $this->text());
         $this->get($path);
         self::assertStringContainsString('450 things are ready', $this->text(), 'and it can be taken in once more');
+    }
+
+    public function testALongUndoLetsOthersWriteInBetweenAndGoesOnWhereItWasInterrupted(): void
+    {
+        [$petrel] = $this->putInto('C2', 'Petrel card;;10');
+        $this->send($this->csv(450)."Petrel card,,5,C2,\n", 'list.csv');
+        $path = $this->path();
+        $this->postAndFollow($path.'/take-in');
+        $run = $this->word('SELECT id FROM write_request ORDER BY at DESC, id DESC LIMIT 1');
+        $undo = $this->service(PutRightInParts::class);
+        $shares = [];
+        try {
+            $undo((string) Uuid::v7(), $this->account('olive'), $run, $path, function (float $share) use (&$shares): void {
+                $shares[] = $share;
+                $other = new \PDO('sqlite:'.$this->data.'/room.sqlite', options: [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+                $other->exec('PRAGMA busy_timeout = 0');
+                $other->exec('BEGIN IMMEDIATE');
+                $other->exec('ROLLBACK');
+                if ($share > 0.4) {
+                    throw new \RuntimeException('The power went.');
+                }
+            });
+            self::fail('It went on.');
+        } catch (\RuntimeException $gone) {
+            self::assertSame('The power went.', $gone->getMessage());
+        }
+        self::assertGreaterThan(1, \count($shares));
+        $left = $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL');
+        self::assertGreaterThan(1, $left);
+        self::assertLessThan(451, $left);
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences, 'in the middle, too');
+        $this->get($path);
+        self::assertStringContainsString('Its undo was interrupted in the middle', $this->text());
+        self::assertStringNotContainsString('ready to', $this->text());
+        $this->post($path.'/take-in');
+        $this->assertCode(409, 'until then nothing of it is taken in anew');
+        $this->get($path.'?done='.$run);
+        self::assertCount(1, $this->browser->getCrawler()->filter('.said form[data-progress]'), 'it is offered where it was done, too');
+        $this->postAndFollow('/log/undo', ['step' => $run, 'back' => $path]);
+        self::assertStringContainsString(
+            'Undone: 450 things are out of the room and out of the catalogue again; what it added to 1 thing is taken out again.',
+            $this->text(),
+        );
+        self::assertSame(1, $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL'));
+        self::assertSame(['C2' => 10, 'bought' => -10], $this->balances($petrel));
+        self::assertSame([], $this->service(AuditReading::class)->report()->differences);
+        $this->post('/log/undo', ['step' => $run, 'back' => $path]);
+        $this->assertCode(409, 'once');
+        $this->get($path);
+        self::assertStringContainsString('451 things are ready', $this->text());
+    }
+
+    public function testALongUndoIsRefusedBeforeAnythingIsTakenOut(): void
+    {
+        $this->send($this->csv(450), 'list.csv');
+        $path = $this->path();
+        $this->postAndFollow($path.'/take-in');
+        $run = $this->word('SELECT id FROM write_request ORDER BY at DESC, id DESC LIMIT 1');
+        $first = $this->item($this->number('SELECT min(id) FROM item'));
+        $form = $this->get("/items/{$first->id}/edit")->selectButton('Write it down')->form(['name' => 'Tern card, the first']);
+        $this->browser->submit($form);
+        $this->assertCode(303);
+        $this->post('/log/undo', ['step' => $run, 'back' => $path]);
+        $this->assertCode(409);
+        self::assertStringContainsString('was changed since', $this->text());
+        self::assertSame(450, $this->number('SELECT count(*) FROM item WHERE removed_at IS NULL'));
+        $this->get($path);
+        self::assertStringContainsString('All of it is in the room', $this->text());
     }
 
     public function testWhatWasInterruptedGoesOnWhereItWas(): void

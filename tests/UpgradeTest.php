@@ -48,6 +48,19 @@ final class UpgradeTest extends OwnFileTestCase
         $this->checkIsNew();
     }
 
+    public function testOfTwoUpgradesOfOneRoomTheSecondWaits(): void
+    {
+        $this->moveInto(6);
+        $both = [$this->script('bin/upgrade'), $this->script('bin/upgrade')];
+        foreach ($both as $upgrade) {
+            $upgrade->start();
+        }
+        foreach ($both as $upgrade) {
+            self::assertSame(0, $upgrade->wait(), $upgrade->getErrorOutput().$upgrade->getOutput());
+        }
+        $this->checkIsNew();
+    }
+
     public function testWhatWasLeftByAKillIsCleared(): void
     {
         $this->moveInto(14);
@@ -90,7 +103,7 @@ final class UpgradeTest extends OwnFileTestCase
 
     private function script(string ...$command): Process
     {
-        return new Process($command, \dirname(__DIR__), ['LOTTEL_DATA' => $this->data, 'APP_ENV' => 'prod', 'APP_SECRET' => false], timeout: 240);
+        return new Process($command, \dirname(__DIR__), ['LOTTEL_DATA' => $this->data, 'APP_ENV' => 'prod', 'APP_SECRET' => false], timeout: 900);
     }
 
     private function ask(string $sql): string

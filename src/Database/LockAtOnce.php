@@ -14,13 +14,15 @@ use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 #[AsMiddleware(priority: 200)]
 final readonly class LockAtOnce implements Middleware
 {
+    public const WAIT_MILLISECONDS = 5000;
+
     public function wrap(Driver $driver): Driver
     {
         return new class($driver) extends AbstractDriverMiddleware {
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
                 $connection = new LockingConnection(parent::connect($params));
-                $connection->exec('PRAGMA busy_timeout = 5000');
+                $connection->exec('PRAGMA busy_timeout = '.LockAtOnce::WAIT_MILLISECONDS);
                 $connection->exec('PRAGMA journal_mode = WAL');
                 $connection->exec('PRAGMA synchronous = FULL');
                 $connection->exec('PRAGMA foreign_keys = ON');

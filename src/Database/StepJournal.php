@@ -58,20 +58,24 @@ final readonly class StepJournal
     /**
      * What a long step changed, some at a time, the last first; each some in its order.
      *
-     * @return iterable<list<StepChange>>
+     * @return iterable<int, list<StepChange>>
      */
     public function backwards(string $requestId, int $atOnce): iterable
     {
-        for ($before = \PHP_INT_MAX; true; $before = Row::number($rows[\count($rows) - 1]['id'])) {
-            $rows = $this->database->fetchAllAssociative(
-                'SELECT id, subject, row_id, what, was, became FROM step_change WHERE request_id = ? AND id < ? ORDER BY id DESC LIMIT '.$atOnce,
-                [$requestId, $before],
-            );
-            if ([] === $rows) {
-                return;
-            }
-            yield self::read(array_reverse($rows));
+        for ($part = 0; [] !== ($changes = $this->fromBehind($requestId, $part * $atOnce, $atOnce)); ++$part) {
+            yield $part => $changes;
         }
+    }
+
+    /** @return list<StepChange> some of what a step changed, in order, after so many of the last */
+    public function fromBehind(string $requestId, int $after, int $many): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT subject, row_id, what, was, became FROM step_change WHERE request_id = ? ORDER BY id DESC LIMIT '.$many.' OFFSET '.$after,
+            [$requestId],
+        );
+
+        return self::read(array_reverse($rows));
     }
 
     /**

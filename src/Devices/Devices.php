@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Devices;
 
 use App\Database\Row;
+use App\Database\WithoutWaiting;
 use App\Security\Account;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\Clock\ClockInterface;
@@ -16,7 +17,7 @@ final readonly class Devices
     private const DIGITS = 6;
     private const SEEN_EACH_SECONDS = 300;
 
-    public function __construct(private Connection $database, private ClockInterface $clock)
+    public function __construct(private Connection $database, private WithoutWaiting $withoutWaiting, private ClockInterface $clock)
     {
     }
 
@@ -81,12 +82,9 @@ final readonly class Devices
         $device = new Row($columns);
         $now = $this->clock->now();
         if ($now->getTimestamp() - $device->time('seen_at')->getTimestamp() > self::SEEN_EACH_SECONDS) {
-            try {
-                $at = $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
-                $this->database->update('device', ['seen_at' => $at], ['id' => $device->int('id')]);
-            } catch (\Doctrine\DBAL\Exception) {
-                // A room that cannot be written to just now keeps nobody out.
-            }
+            // A room that cannot be written to just now keeps nobody out.
+            $at = $now->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+            $this->withoutWaiting->write('UPDATE device SET seen_at = :at WHERE id = :id', ['at' => $at, 'id' => $device->int('id')]);
         }
 
         return true;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Security;
 
+use App\Database\Row;
+use App\Database\WithoutWaiting;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Session\Storage\Handler\AbstractSessionHandler;
@@ -14,8 +16,14 @@ final class SessionStore extends AbstractSessionHandler
     private const LIFETIME_SECONDS = 43_200;
     private const RENEW_AFTER_SECONDS = 600;
 
-    public function __construct(private readonly Connection $database, private readonly ClockInterface $clock)
-    {
+    /** Until when the session lives that was read, in seconds of Unix time. */
+    private int $readEnd = 0;
+
+    public function __construct(
+        private readonly Connection $database,
+        private readonly WithoutWaiting $withoutWaiting,
+        private readonly ClockInterface $clock,
+    ) {
     }
 
     public function close(): bool
@@ -23,16 +31,11 @@ final class SessionStore extends AbstractSessionHandler
         return true;
     }
 
-    /** A session lives on while it is used; a room that cannot be written to does not end it. */
+    /** A session lives on while it is used; reading never waits for this, and a room that cannot be written to does not end it. */
     public function updateTimestamp(#[\SensitiveParameter] string $id, string $data): bool
     {
-        try {
-            $this->database->executeStatement('UPDATE session SET ends_at = :end WHERE id = :id AND ends_at < :soon', [
-                'id' => $this->key($id),
-                'end' => $this->end(),
-                'soon' => $this->end() - self::RENEW_AFTER_SECONDS,
-            ]);
-        } catch (\Doctrine\DBAL\Exception) {
+        if ($this->readEnd < $this->end() - self::RENEW_AFTER_SECONDS) {
+            $this->withoutWaiting->write('UPDATE session SET ends_at = :end WHERE id = :id', ['id' => $this->key($id), 'end' => $this->end()]);
         }
 
         return true;
@@ -40,17 +43,19 @@ final class SessionStore extends AbstractSessionHandler
 
     public function gc(int $max_lifetime): int
     {
-        return (int) $this->database->executeStatement('DELETE FROM session WHERE ends_at < ?', [$this->clock->now()->getTimestamp()]);
+        return $this->withoutWaiting->write('DELETE FROM session WHERE ends_at < :now', ['now' => $this->clock->now()->getTimestamp()]);
     }
 
     protected function doRead(#[\SensitiveParameter] string $sessionId): string
     {
-        $data = $this->database->fetchOne('SELECT data FROM session WHERE id = ? AND ends_at >= ?', [
+        $row = $this->database->fetchAssociative('SELECT data, ends_at FROM session WHERE id = ? AND ends_at >= ?', [
             $this->key($sessionId),
             $this->clock->now()->getTimestamp(),
         ]);
+        $read = new Row(false === $row ? ['data' => '', 'ends_at' => 0] : $row);
+        $this->readEnd = $read->int('ends_at');
 
-        return \is_string($data) ? (string) base64_decode($data, true) : '';
+        return (string) base64_decode($read->text('data'), true);
     }
 
     protected function doWrite(#[\SensitiveParameter] string $sessionId, string $data): bool

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stash;
 
 use App\Database\Row;
+use App\Steps\HalfUndone;
 use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Log\Tracking;
@@ -73,7 +74,8 @@ final readonly class LookAtList
         $in = [];
         foreach ($list->runs as [$request, $rows]) {
             $done = $this->database->fetchOne(
-                'SELECT p.done FROM part_done p JOIN write_request w ON w.id = p.request_id WHERE p.request_id = ? AND w.undone_by IS NULL',
+                'SELECT p.done FROM part_done p JOIN write_request w ON w.id = p.request_id 
+                    WHERE p.request_id = ? AND (w.undone_by IS NULL OR '.HalfUndone::IS.')',
                 [$request],
             );
             foreach (\array_slice($rows, 0, TakeInList::AT_ONCE * Row::number($done)) as $row) {
@@ -82,6 +84,18 @@ final readonly class LookAtList
         }
 
         return $in;
+    }
+
+    /** The run whose undo was begun and has not come to its end. */
+    public function halfOut(StashList $list): ?string
+    {
+        foreach ($list->runs as [$request]) {
+            if (false !== $this->database->fetchOne('SELECT 1 FROM write_request w WHERE w.id = ? AND '.HalfUndone::IS, [$request])) {
+                return $request;
+            }
+        }
+
+        return null;
     }
 
     /** The run that was begun and neither came to its end nor was taken back. */

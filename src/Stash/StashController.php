@@ -13,7 +13,6 @@ use App\Web\Problem;
 use App\Web\Progress;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Stash\StashField;
-use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -57,6 +56,7 @@ final class StashController extends Page
             'list' => $list,
             'looked' => $looked,
             'open_run' => $this->look->openRun($list),
+            'half_out' => $this->look->halfOut($list),
             'sample' => $this->sample($list),
             'mistakes' => \array_slice($looked->mistakes, 0, self::MISTAKES),
             'unknown' => \array_slice($looked->unknownPlaces, 0, self::PLACES, true),
@@ -128,7 +128,7 @@ final class StashController extends Page
                 $progress->end($run);
             }
 
-            return $outcome->goTo.'?done='.$run;
+            return $this->withDone($outcome->goTo, $run);
         }, fn (Problem $problem): Response => $this->show($id, $problem));
     }
 
@@ -140,27 +140,10 @@ final class StashController extends Page
         return $this->redirectToRoute('lists', status: 303);
     }
 
-    /**
-     * @param callable(Input): string $work returns where to go on
-     * @param callable(Problem): Response $again
-     */
-    private function attempt(Request $request, callable $work, callable $again): Response
-    {
-        try {
-            return new RedirectResponse($work($this->input($request)), 303);
-        } catch (\Throwable $exception) {
-            $problem = Problem::from($exception, $request, $this->frame->quantities()) ?? throw $exception;
-            $response = $again($problem);
-            $response->setStatusCode($problem->status);
-
-            return $response;
-        }
-    }
-
     /** While a list is being taken in, it stays as it was looked at. */
     private function checkRests(StashList $list): void
     {
-        if (null !== $this->look->openRun($list)) {
+        if (null !== $this->look->openRun($list) || null !== $this->look->halfOut($list)) {
             throw StepRefused::goesOnElsewhere();
         }
     }

@@ -96,7 +96,7 @@ final readonly class TakeInList
 
     private function checkNoOther(StashList $list): void
     {
-        if (null !== $this->look->openRun($list)) {
+        if (null !== $this->look->openRun($list) || null !== $this->look->halfOut($list)) {
             throw StepRefused::goesOnElsewhere();
         }
     }

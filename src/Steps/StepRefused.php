@@ -312,6 +312,11 @@ final class StepRefused extends \DomainException implements Refusal
         return new self('That kit has left its tray since; pull the thing anew instead.');
     }
 
+    public static function isHalfUndone(string $why): self
+    {
+        return new self($why.' A part of the step was taken back before that; undo it once more when this is settled.');
+    }
+
     public static function nothingToUndo(): self
     {
         return new self('There is nothing left to undo in that step.');

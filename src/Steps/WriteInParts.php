@@ -37,7 +37,7 @@ final readonly class WriteInParts
 
     /**
      * @param callable(Step, int): void $work does one part, counted from nought
-     * @param callable(int): Outcome $outcome what is to be said after so many parts
+     * @param callable(int): Outcome $outcome what is to be said after so many parts; asked when they are written
      * @param callable(int): void $tell is told how many parts are done
      *
      * @throws StepRefused if somebody else is at this step, or it was undone in the meantime
@@ -48,7 +48,7 @@ final readonly class WriteInParts
             $this->database->beginTransaction();
             try {
                 $this->check($requestId, $who, $part);
-                $this->part($requestId, $who, $part, $parts, $work, $outcome($part + 1));
+                $this->part($requestId, $who, $part, $parts, $work, $outcome);
                 $this->database->commit();
             } catch (\Throwable $problem) {
                 ($this->takeBack)();
@@ -74,22 +74,33 @@ final readonly class WriteInParts
         }
     }
 
-    /** @param callable(Step, int): void $work */
-    private function part(string $requestId, Account $who, int $part, int $parts, callable $work, Outcome $outcome): void
+    /**
+     * @param callable(Step, int): void $work
+     * @param callable(int): Outcome $outcome
+     */
+    private function part(string $requestId, Account $who, int $part, int $parts, callable $work, callable $outcome): void
     {
         $at = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $this->journal->begin($requestId);
         $work(new Step($requestId, $this->entities->find(Account::class, $who->id) ?? $who, $at), $part);
         $this->entities->flush();
         $this->journal->end();
+        $said = $outcome($part + 1);
         $this->database->executeStatement(
             'INSERT INTO part_done (request_id, done, parts) VALUES (:id, :done, :parts) ON CONFLICT (request_id) DO UPDATE SET done = excluded.done',
             ['id' => $requestId, 'done' => $part + 1, 'parts' => $parts],
         );
         $this->database->executeStatement(
-            'INSERT INTO write_request (id, account_id, at, outcome, said, is_undoable) VALUES (:id, :who, :at, :outcome, :said, 1)
+            'INSERT INTO write_request (id, account_id, at, outcome, said, is_undoable) VALUES (:id, :who, :at, :outcome, :said, :undoable)
                 ON CONFLICT (id) DO UPDATE SET outcome = excluded.outcome, said = excluded.said',
-            ['id' => $requestId, 'who' => $who->id, 'at' => $at->format('Y-m-d H:i:s'), 'outcome' => $outcome->goTo, 'said' => $outcome->said],
+            [
+                'id' => $requestId,
+                'who' => $who->id,
+                'at' => $at->format('Y-m-d H:i:s'),
+                'outcome' => $said->goTo,
+                'said' => $said->said,
+                'undoable' => (int) $said->isUndoable,
+            ],
         );
     }
 }

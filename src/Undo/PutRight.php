@@ -49,7 +49,7 @@ final readonly class PutRight
         }
         $back = $this->journal->count($requestId) > self::MOST_AT_ONCE
             ? $this->longStep($step, $requestId, $request->int('account_id'))
-            : $this->atOnce($step, $request->int('account_id'), $this->changes($requestId));
+            : $this->atOnce($step, $request->int('account_id'), $this->allChanges($requestId));
         if ($back->isNothing()) {
             throw StepRefused::nothingToUndo();
         }
@@ -57,6 +57,36 @@ final readonly class PutRight
         $this->entities->clear();
 
         return $back;
+    }
+
+    /**
+     * Takes back some of what a request did.
+     *
+     * @param list<StepChange> $changes
+     *
+     * @throws StepRefused as wholeStep() does
+     */
+    public function changes(Step $step, string $requestId, array $changes): PutBack
+    {
+        return $this->atOnce($step, $this->whose($requestId), $changes);
+    }
+
+    /**
+     * Refuses what changes() would refuse, and changes nothing.
+     *
+     * @param list<StepChange> $changes
+     *
+     * @throws StepRefused if it is another's affair, or something that it changed was changed since
+     */
+    public function check(Account $who, string $requestId, array $changes): void
+    {
+        $this->checkRight($who, $this->whose($requestId), $changes);
+        $this->rows->checkUnchanged($changes);
+    }
+
+    private function whose(string $requestId): int
+    {
+        return Row::number($this->database->fetchOne('SELECT account_id FROM write_request WHERE id = ?', [$requestId]));
     }
 
     /** @param list<StepChange> $changes */
@@ -102,7 +132,7 @@ final readonly class PutRight
             return $this->wholeStep($step, $requestId);
         }
         $item = $line->int('item_id');
-        $changes = array_values(array_filter($this->changes($requestId), fn (StepChange $change): bool => $this->isAbout($change, $item)));
+        $changes = array_values(array_filter($this->allChanges($requestId), fn (StepChange $change): bool => $this->isAbout($change, $item)));
         $this->checkRight($step->who, $line->int('account_id'), $changes);
         $back = $this->rows->restore($step, $changes);
         $this->entities->clear();
@@ -116,7 +146,7 @@ final readonly class PutRight
     }
 
     /** @return list<StepChange> what a step changed; of steps older than the journal, what it moved */
-    private function changes(string $requestId): array
+    private function allChanges(string $requestId): array
     {
         $changes = $this->journal->of($requestId);
         if ([] !== $changes) {

@@ -140,8 +140,10 @@ final readonly class RestoreRows
      * are taken back by what the step added to them.
      *
      * @param list<StepChange> $changes
+     *
+     * @throws StepRefused if one of them is not
      */
-    private function checkUnchanged(array $changes): void
+    public function checkUnchanged(array $changes): void
     {
         $left = [];
         foreach ($changes as $change) {

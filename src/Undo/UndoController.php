@@ -10,6 +10,7 @@ use App\Steps\Step;
 use App\Web\Input;
 use App\Web\Page;
 use App\Web\Problem;
+use App\Web\Progress;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -17,14 +18,20 @@ use Symfony\Component\Routing\Attribute\Route;
 /** Steps that are taken back. */
 final class UndoController extends Page
 {
-    public function __construct(private readonly PutRight $undo)
-    {
+    public function __construct(
+        private readonly PutRight $undo,
+        private readonly PutRightInParts $inParts,
+        private readonly Progress $progress,
+    ) {
     }
 
     #[Route('/log/undo', name: 'undo', methods: ['POST'])]
     public function undo(Request $request, WayBack $wayBack): Response
     {
         set_time_limit(0);
+        if ($this->inParts->isFor($request->request->getString('step'))) {
+            return $this->undoInParts($request, $wayBack);
+        }
 
         return $this->write($request, function (Input $input, Step $step) use ($wayBack): Outcome {
             $which = $input->text('step', 36, true);
@@ -35,6 +42,22 @@ final class UndoController extends Page
             $put = $this->undo->wholeStep($step, $which);
 
             return Outcome::final($wayBack->to($back), 'Undone: '.$put->sentence());
+        }, $this->showLog(...));
+    }
+
+    private function undoInParts(Request $request, WayBack $wayBack): Response
+    {
+        return $this->attempt($request, function (Input $input) use ($wayBack): string {
+            $run = $input->requestId();
+            $which = $input->text('step', 36, true);
+            $back = $wayBack->to($input->text('back', 300));
+            $input->check();
+            $tell = fn (float $share) => $this->progress->tell($run, $share, 'It is taken out again');
+            try {
+                return $this->withDone($back, ($this->inParts)($run, $this->me(), $which, $back, $tell));
+            } finally {
+                $this->progress->end($run);
+            }
         }, $this->showLog(...));
     }
 

@@ -6,6 +6,7 @@ namespace App\Web;
 
 use App\Database\Row;
 use App\Security\Account;
+use App\Steps\HalfUndone;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Kit\DueDate;
@@ -180,7 +181,8 @@ final class Frame implements ResetInterface
             return null;
         }
         $columns = $this->database->fetchAssociative(
-            'SELECT w.id, w.account_id, w.said, w.is_undoable AND w.undone_by IS NULL
+            'SELECT w.id, w.account_id, w.said, EXISTS (SELECT 1 FROM part_done q WHERE q.request_id = w.id) AS is_long,
+                    w.is_undoable AND (w.undone_by IS NULL OR '.HalfUndone::IS.')
                     AND EXISTS (SELECT 1 FROM step_change c WHERE c.request_id = w.id) AS is_undoable
              FROM write_request w WHERE w.id = ?',
             [$id],
@@ -189,7 +191,7 @@ final class Frame implements ResetInterface
 
         return '' === $row->text('said') || $row->intOrNull('account_id') !== $this->me()
             ? null
-            : new DoneCard($row->text('id'), $row->text('said'), $row->flag('is_undoable'));
+            : new DoneCard($row->text('id'), $row->text('said'), $row->flag('is_undoable'), $row->flag('is_long'));
     }
 
     private function me(): ?int

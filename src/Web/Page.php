@@ -44,8 +44,7 @@ abstract class Page extends AbstractController
      */
     protected function write(Request $request, callable $work, callable $again, ?callable $before = null): Response
     {
-        $input = $this->input($request);
-        try {
+        return $this->attempt($request, function (Input $input) use ($request, $work, $again, $before): string {
             $id = $input->requestId();
             if (null !== $before) {
                 $before($input);
@@ -56,7 +55,20 @@ abstract class Page extends AbstractController
                 return $work($input, $step);
             });
 
-            return new RedirectResponse($this->withDone($outcome->goTo, $id), 303);
+            return $this->withDone($outcome->goTo, $id);
+        }, $again);
+    }
+
+    /**
+     * What is no step of its own, or one in parts.
+     *
+     * @param callable(Input): string $work returns where to go on
+     * @param callable(Problem): Response $again shows the page with the problem
+     */
+    protected function attempt(Request $request, callable $work, callable $again): Response
+    {
+        try {
+            return new RedirectResponse($work($this->input($request)), 303);
         } catch (\Throwable $exception) {
             $problem = Problem::from($exception, $request, $this->frame->quantities()) ?? throw $exception;
             $response = $again($problem);
@@ -146,7 +158,7 @@ abstract class Page extends AbstractController
         return $user;
     }
 
-    private function withDone(string $url, string $id): string
+    protected function withDone(string $url, string $id): string
     {
         return $url.(str_contains($url, '?') ? '&' : '?').'done='.$id;
     }

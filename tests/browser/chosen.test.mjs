@@ -16,7 +16,7 @@ after(async () => {
 const tickOf = (page, name) => page.locator('.lying li', { hasText: name }).locator('[name="items[]"]');
 const lies = (page, name) => page.locator('.lying-name', { hasText: name }).count();
 
-test('what is ticked goes where one touches the room, and back with an undo', { timeout: 90000 }, async () => {
+test('what is ticked goes where one touches the room, and back with an undo', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/stores/places/C3');
     assert.equal(await ada.locator('.chosen-bar').isVisible(), false, 'nothing is chosen yet');
@@ -35,7 +35,7 @@ test('what is ticked goes where one touches the room, and back with an undo', { 
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a thing is pulled to its new place with the mouse', { timeout: 90000 }, async () => {
+test('a thing is pulled to its new place with the mouse', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/C3');
     await press(ada, () => ada.locator('.lying li', { hasText: 'Puffin parade' }).dragTo(ada.locator('.beside a.place[data-address="A4"]')));
@@ -43,7 +43,7 @@ test('a thing is pulled to its new place with the mouse', { timeout: 90000 }, as
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('a touch on the room opens a place as ever while nothing is ticked', { timeout: 60000 }, async () => {
+test('a touch on the room opens a place as ever while nothing is ticked', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/C3');
     await tickOf(ada, 'Oars crossed').check();
@@ -52,7 +52,7 @@ test('a touch on the room opens a place as ever while nothing is ticked', { time
     assert.equal(new URL(ada.url()).pathname, '/stores/places/A4');
 });
 
-test('without JavaScript the same is typed, and results of a search are put on a list', { timeout: 90000 }, async () => {
+test('without JavaScript the same is typed, and results of a search are put on a list', async () => {
     const ben = await person(browser, room, 'ben', { javaScriptEnabled: false });
     await ben.goto('/find?q=felt+gulls');
     await ben.locator('main [name="items[]"]').first().check();

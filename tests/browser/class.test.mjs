@@ -23,7 +23,7 @@ async function round(page, over) {
     }
 }
 
-test('a class for twelve goes from its plan to the last punch back', { timeout: 240000 }, async () => {
+test('a class for twelve goes from its plan to the last punch back', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/plan');
     await ada.locator('input[name=name]').first().fill('Gem cards for beginners');
@@ -79,7 +79,7 @@ test('a class for twelve goes from its plan to the last punch back', { timeout: 
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('a thing is lent, told where it is wanted, and brought home by a helper', { timeout: 120000 }, async () => {
+test('a thing is lent, told where it is wanted, and brought home by a helper', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     const ben = await person(browser, room, 'ben', { bypassCSP: true, viewport: { width: 820, height: 1100 } });
     await ada.goto('/loans');
@@ -101,7 +101,7 @@ test('a thing is lent, told where it is wanted, and brought home by a helper', {
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('of three kits that are laid out one is changed in a part, taken and pulled', { timeout: 180000 }, async () => {
+test('of three kits that are laid out one is changed in a part, taken and pulled', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/propose?many=4&wants=birthday');
     const proposals = ada.locator('.proposal');

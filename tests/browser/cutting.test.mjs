@@ -43,10 +43,10 @@ async function cutAll(page) {
     return cuts;
 }
 
-test('a kit of three sizes and two papers is pulled, cut, spoilt once, made and put away', { timeout: 240000 }, async () => {
+test('a kit of three sizes and two papers is pulled, cut, spoilt once, made and put away', async () => {
     const ada = await person(browser, room, 'ada');
     const kit = await planned(ada, '6 mussel cards, top fold', '6 A2 top-fold bases Rope\n6 mats 4 1/8 × 5 3/8 Mussel\n6 strips 1 × 5 1/4 Mussel');
-    await ada.locator('.better-plan').waitFor({ state: 'detached', timeout: 30000 });
+    await ada.locator('.better-plan').waitFor({ state: 'detached' });
     assert.match(await ada.locator('.page-head').innerText(), /from .*sheets?/);
     assert.ok((await ada.locator('.room-view.beside .lit').count()) >= 2, 'the room lights up where the papers are');
     assert.deepEqual(await violations(ada), []);
@@ -100,7 +100,7 @@ test('a kit of three sizes and two papers is pulled, cut, spoilt once, made and 
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('a batch is planned from what runs low, cut by keyboard alone, and its document is one for the planner', { timeout: 180000 }, async () => {
+test('a batch is planned from what runs low, cut by keyboard alone, and its document is one for the planner', async () => {
     const ada = await person(browser, room, 'ada');
     const panels = async () => {
         await ada.goto('/stores/places/D2/count');
@@ -130,7 +130,7 @@ test('a batch is planned from what runs low, cut by keyboard alone, and its docu
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('without JavaScript a cut is one button, and on a phone nothing runs off', { timeout: 120000 }, async () => {
+test('without JavaScript a cut is one button, and on a phone nothing runs off', async () => {
     const ben = await person(browser, room, 'ben', { javaScriptEnabled: false, viewport: { width: 390, height: 844 } });
     await ben.goto('/plan');
     await ben.goto((await ben.locator('main a', { hasText: 'Regatta invitations' }).first().getAttribute('href')) + '/cut');

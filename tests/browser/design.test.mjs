@@ -43,7 +43,7 @@ async function pullAll(page, kit) {
     for (let stop = 0; stop < 30 && page.url().includes('/pull'); stop++) await space(page);
 }
 
-test('eight cards with mat, panel and a strip on foam: from words over board, pull, cuts and bench to the return', { timeout: 300000 }, async () => {
+test('eight cards with mat, panel and a strip on foam: from words over board, pull, cuts and bench to the return', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     const kit = await planned(ada, '8 cards A2, mat, panel, strip on foam');
     assert.match(await said(ada), /with its design\. Not said, so taken as usual: a top fold/);
@@ -117,7 +117,7 @@ test('eight cards with mat, panel and a strip on foam: from words over board, pu
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('a two-page layout with six photos is pushed about by keys and by hand, given equal gutters, mirrored', { timeout: 180000 }, async () => {
+test('a two-page layout with six photos is pushed about by keys and by hand, given equal gutters, mirrored', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     const kit = await planned(ada, 'Two-page layout, six 4 × 6 photos');
     assert.equal(await ada.locator('.page-drawing .block').count(), 6);
@@ -164,7 +164,7 @@ test('a two-page layout with six photos is pushed about by keys and by hand, giv
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a pattern is made again in another number, size and colour', { timeout: 120000 }, async () => {
+test('a pattern is made again in another number, size and colour', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await planned(ada, '4 cards A2, top fold, mat 1/8');
     await change(ada, 'base', { paper: 'White cardstock 110 lb, letter' });
@@ -187,7 +187,7 @@ test('a pattern is made again in another number, size and colour', { timeout: 12
     assert.deepEqual(ada.complaints, []);
 });
 
-test('of two people who change one design the second one is told, and loses nothing', { timeout: 120000 }, async () => {
+test('of two people who change one design the second one is told, and loses nothing', async () => {
     const [ada, ben] = [await person(browser, room, 'ada'), await person(browser, room, 'ben')];
     const kit = await planned(ada, '4 cards A2, top fold, strip 3 × 1');
     await ben.goto(`${kit}/design?open=L1`);
@@ -201,7 +201,7 @@ test('of two people who change one design the second one is told, and loses noth
     assert.deepEqual([...ada.complaints, ...ben.complaints], []);
 });
 
-test('on a phone: a layer is drawn while it is added, papers are offered by name, and the drawn sketch lends its colours', { timeout: 120000 }, async () => {
+test('on a phone: a layer is drawn while it is added, papers are offered by name, and the drawn sketch lends its colours', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true, viewport: { width: 390, height: 844 }, hasTouch: true });
     await planned(ada, '3 cards A2, mat, panel');
     await ada.locator('.add-part summary', { hasText: 'strip' }).tap();

@@ -36,7 +36,7 @@ async function startKit(page, name, thing) {
     return new URL(page.url()).pathname.match(/\/kits\/\d+/)[0];
 }
 
-test('a barcode of digits opens no tray: it is told as foreign, and the page stays', { timeout: 60000 }, async () => {
+test('a barcode of digits opens no tray: it is told as foreign, and the page stays', async () => {
     const ada = await person(browser, room, 'ada');
     for (const path of ['/stores/places/C3', '/log', '/plan']) {
         await ada.goto(path);
@@ -55,7 +55,7 @@ test('a barcode of digits opens no tray: it is told as foreign, and the page sta
     );
 });
 
-test('letters at the head of a scanned code press nothing', { timeout: 60000 }, async () => {
+test('letters at the head of a scanned code press nothing', async () => {
     const ada = await person(browser, room, 'ada');
     const kit = await startKit(ada, 'Scanned letters', [
         ['curlew', null],
@@ -70,7 +70,7 @@ test('letters at the head of a scanned code press nothing', { timeout: 60000 }, 
     assert.match(ada.url(), new RegExp(kit));
 });
 
-test('an open round follows what the other device does, and waits while something is typed', { timeout: 120000 }, async () => {
+test('an open round follows what the other device does, and waits while something is typed', async () => {
     const ada = await person(browser, room, 'ada');
     const ben = await person(browser, room, 'ben');
     const kit = await startKit(ada, 'Two devices', [
@@ -81,14 +81,14 @@ test('an open round follows what the other device does, and waits while somethin
     await ben.goto(`${kit}/pull`);
     const first = await ben.locator('.plate.big span').innerText();
     await press(ada, () => ada.keyboard.press('Space'));
-    await ben.waitForFunction((old) => document.querySelector('.plate.big span')?.textContent !== old, first, { timeout: 30000 });
+    await ben.waitForFunction((old) => document.querySelector('.plate.big span')?.textContent !== old, first);
     assert.match(await ben.locator('.count').innerText(), /1 of 3 things/);
 
     // What is being typed is not thrown away: the page says that it has grown old.
     await ben.locator('summary', { hasText: 'not in the catalogue yet' }).click();
     await ben.fill('#unknown-name', 'Half a sente');
     await press(ada, () => ada.keyboard.press('Space'));
-    await ben.locator('.follow').waitFor({ timeout: 30000 });
+    await ben.locator('.follow').waitFor();
     assert.equal(await ben.inputValue('#unknown-name'), 'Half a sente');
     await ben.locator('.follow a').click();
     await ben.waitForFunction(() => /2 of 3 things/.test(document.querySelector('.count')?.textContent ?? ''));
@@ -96,7 +96,7 @@ test('an open round follows what the other device does, and waits while somethin
     assert.deepEqual(ben.complaints, []);
 });
 
-test('after the last care is ticked, space brings the thing home', { timeout: 60000 }, async () => {
+test('after the last care is ticked, space brings the thing home', async () => {
     const ada = await person(browser, room, 'ada');
     const kit = await startKit(ada, 'One stamp set', [['eider family', null]]);
     await press(ada, () => ada.keyboard.press('Space'));
@@ -110,7 +110,7 @@ test('after the last care is ticked, space brings the thing home', { timeout: 60
     assert.match(ada.url(), new RegExp(`${kit}\\?`));
 });
 
-test('a colour is chosen from the chips by touch and by keyboard', { timeout: 60000 }, async () => {
+test('a colour is chosen from the chips by touch and by keyboard', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/find');
     await ada.locator('summary', { hasText: 'Choose a colour' }).click();
@@ -128,7 +128,7 @@ test('a colour is chosen from the chips by touch and by keyboard', { timeout: 60
     assert.equal(await ada.inputValue('#item-colour'), 'navy');
 });
 
-test('a unit that is turned on the floor plan keeps its letter in place, and the numbers are the room’s', { timeout: 60000 }, async () => {
+test('a unit that is turned on the floor plan keeps its letter in place, and the numbers are the room’s', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/plan');
     for (const letters of ['C', 'G']) {

@@ -14,7 +14,7 @@ after(async () => {
     room?.close();
 });
 
-test('from nothing to a first pulled thing', { timeout: 120000 }, async () => {
+test('from nothing to a first pulled thing', async () => {
     const nell = await person(browser, room, null);
     let steps = 0;
     const did = async (work) => {

@@ -11,6 +11,18 @@ import { chromium } from 'playwright-core';
 export const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
 const cache = join(root, 'var/browser');
 
+// What has not come after this long hangs: a busy machine is given its time, and no test of its own says less.
+export const HANGS_AFTER = 300000;
+
+/** Waits until something is so; false where it never came to be. */
+export async function until(isSo) {
+    for (const end = Date.now() + HANGS_AFTER; Date.now() < end; ) {
+        if (await isSo()) return true;
+        await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    return false;
+}
+
 export function console_(data, ...args) {
     return execFileSync('php', ['bin/console', ...args], {
         cwd: root,
@@ -85,14 +97,8 @@ export class Room {
         this.process.stderr.on('data', (chunk) => {
             this.errors += chunk;
         });
-        for (let tries = 0; tries < 600; tries++) {
-            try {
-                if ((await fetch(`${this.url}/sign-in`, { redirect: 'manual' })).status < 500) return this;
-            } catch {
-                /* not yet */
-            }
-            await new Promise((resolve) => setTimeout(resolve, 100));
-        }
+        const isOpen = () => fetch(`${this.url}/sign-in`, { redirect: 'manual' }).then((answer) => answer.status < 500, () => false);
+        if (await until(isOpen)) return this;
         throw new Error(`The room did not open: ${this.errors}`);
     }
 
@@ -130,6 +136,7 @@ export const people = { ada: 'lantern-room', ben: 'loose-rope' };
 /** A person with a browser of their own; whatever the browser complains of is kept in page.complaints. */
 export async function person(browser, room, login, options = {}) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, baseURL: room.url, ...options });
+    context.setDefaultTimeout(HANGS_AFTER);
     const page = await context.newPage();
     page.complaints = [];
     page.on('console', (message) => {
@@ -163,7 +170,6 @@ export async function press(page, action) {
             !document.querySelector('.htmx-request') &&
             document.querySelector('[name="_request"]')?.value !== old,
         before,
-        { timeout: 15000 },
     );
 }
 

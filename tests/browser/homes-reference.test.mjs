@@ -98,7 +98,7 @@ const sizes = [
     [300, 40, 20, 0.2, 0.01],
 ];
 for (const [things, places, moves, free, within] of sizes) {
-    test(`${things} things, ${places} places, ${moves} moves, ${100 * free} % free: as good as the integer program`, { timeout: 240000 }, async () => {
+    test(`${things} things, ${places} places, ${moves} moves, ${100 * free} % free: as good as the integer program`, async () => {
         const highs = await loadHighs();
         const random = seeded(things * 1000 + places * 10 + Math.round(100 * free));
         for (let one = 0; one < 3; ++one) {

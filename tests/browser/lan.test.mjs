@@ -8,7 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { chromium } from 'playwright-core';
-import { audit, console_, freePort, furnished, people, root, violations } from './harness.mjs';
+import { HANGS_AFTER, audit, console_, freePort, furnished, people, root, until, violations } from './harness.mjs';
 
 let data;
 let served;
@@ -36,6 +36,7 @@ const code = () => console_(data, 'lottel:device-code').trim();
 
 async function device(name) {
     const context = await browser.newContext({ baseURL: url, bypassCSP: true });
+    context.setDefaultTimeout(HANGS_AFTER);
     const page = await context.newPage();
     await page.goto('/plan');
     assert.equal(new URL(page.url()).pathname, '/device', 'an unknown device comes no further');
@@ -64,17 +65,10 @@ before(async () => {
     });
     served.stdout.on('data', (chunk) => { said += chunk; });
     served.stderr.on('data', (chunk) => { said += chunk; });
-    for (let tries = 0; tries < 600 && !url; tries++) {
-        await new Promise((resolve) => setTimeout(resolve, 100));
-        if (!/the first code|first code/i.test(said) || !said.includes('█')) continue;
-        url = said.match(/workroom: (https:\S+)/)[1];
-        trust = said.match(/It opens (http:\S+trust)/)[1];
-    }
-    assert.ok(url, said);
-    for (let tries = 0; tries < 200; tries++) {
-        if ((await get('/device').catch(() => ({}))).status === 200) break;
-        await new Promise((resolve) => setTimeout(resolve, 100));
-    }
+    assert.ok(await until(() => /first code/i.test(said) && said.includes('█')), said);
+    url = said.match(/workroom: (https:\S+)/)[1];
+    trust = said.match(/It opens (http:\S+trust)/)[1];
+    await until(async () => (await get('/device').catch(() => ({}))).status === 200);
     // The browser trusts this one key, as a device does that has taken in the authority.
     const server = new X509Certificate(readFileSync(join(data, 'tls/server.crt')));
     const key = createHash('sha256').update(server.publicKey.export({ type: 'spki', format: 'der' })).digest('base64');
@@ -212,7 +206,7 @@ test('two devices work in one room, and one is shut out', async () => {
     assert.deepEqual(audit(data), { ...audit(data), differences: [], movements: before });
 });
 
-test('a newer version is taken up while somebody works, and nobody is dropped', { timeout: 120000 }, async () => {
+test('a newer version is taken up while somebody works, and nobody is dropped', async () => {
     const page = await device('the phone');
     await signIn(page, 'ada');
     const cookie = (await page.context().cookies()).map((one) => `${one.name}=${one.value}`).join('; ');
@@ -231,9 +225,9 @@ test('a newer version is taken up while somebody works, and nobody is dropped', 
     const before = begun();
     try {
         process.kill(Number(readFileSync(join(data, 'lan/pid'), 'utf8')), 'SIGHUP');
-        for (let tries = 0; tries < 600 && begun() === before; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
+        await until(() => begun() > before);
         const atFirst = asked;
-        for (let tries = 0; tries < 300 && asked < atFirst + 20; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
+        await until(() => asked >= atFirst + 20);
     } finally {
         goOn = false;
         await working;

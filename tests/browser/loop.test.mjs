@@ -18,7 +18,7 @@ const submit = async (page, locator) => {
     await Promise.all([page.waitForNavigation(), locator.click()]);
 };
 
-test('two people take six things round the whole loop, one of them without JavaScript', { timeout: 180000 }, async () => {
+test('two people take six things round the whole loop, one of them without JavaScript', async () => {
     const ada = await person(browser, room, 'ada');
     const ben = await person(browser, room, 'ben', { javaScriptEnabled: false });
 
@@ -109,7 +109,7 @@ test('two people take six things round the whole loop, one of them without JavaS
     assert.deepEqual(ada.complaints, []);
 });
 
-test('of two who reach for the same thing one gets it, the other is told who has it', { timeout: 120000 }, async () => {
+test('of two who reach for the same thing one gets it, the other is told who has it', async () => {
     const ada = await person(browser, room, 'ada');
     const ben = await person(browser, room, 'ben');
     const kits = [];
@@ -133,7 +133,7 @@ test('of two who reach for the same thing one gets it, the other is told who has
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('a double tap, an undo and the back button write once each', { timeout: 120000 }, async () => {
+test('a double tap, an undo and the back button write once each', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/A2');
     const item = await ada.locator('.lying-name a', { hasText: 'Tern brads' }).getAttribute('href');
@@ -167,7 +167,7 @@ test('a double tap, an undo and the back button write once each', { timeout: 120
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a session that ends in the middle of a round loses nothing', { timeout: 120000 }, async () => {
+test('a session that ends in the middle of a round loses nothing', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/pull');
     await press(ada, () => ada.locator('.row', { hasText: 'Birthday bunting cards' }).getByRole('button').click());

@@ -31,7 +31,7 @@ async function round(page, name, things) {
     await press(page, () => page.getByRole('button', { name: /Pull it in one round/ }).click());
 }
 
-test('a tap without a connection waits, is shown, outlives the page, and is sent once', { timeout: 90000 }, async () => {
+test('a tap without a connection waits, is shown, outlives the page, and is sent once', async () => {
     const ada = await person(browser, room, 'ada');
     await round(ada, 'Without a wire', ['foam squares black', 'petrel card']);
     const before = movements();
@@ -47,7 +47,7 @@ test('a tap without a connection waits, is shown, outlives the page, and is sent
     await ada.waitForTimeout(3500);
     assert.equal(movements(), before, 'nothing gets through');
     await ada.context().setOffline(false);
-    await unsent(ada).waitFor({ state: 'detached', timeout: 20000 });
+    await unsent(ada).waitFor({ state: 'detached' });
     assert.equal(movements(), before + 1);
     await ada.waitForTimeout(4000);
     assert.equal(movements(), before + 1, 'once');
@@ -63,11 +63,11 @@ test('a tap without a connection waits, is shown, outlives the page, and is sent
     await unsent(ada).waitFor();
     assert.equal(movements(), before + 1, 'shown after the page was loaded anew, and still not sent');
     await ada.unroute('**/*');
-    await unsent(ada).waitFor({ state: 'detached', timeout: 20000 });
+    await unsent(ada).waitFor({ state: 'detached' });
     assert.equal(movements(), before + 2);
 });
 
-test('a tap whose answer is lost on its way back is written once', { timeout: 90000 }, async () => {
+test('a tap whose answer is lost on its way back is written once', async () => {
     const ada = await person(browser, room, 'ada');
     await round(ada, 'Lost answers', ['buoy card', 'gull card']);
     const before = movements();
@@ -81,14 +81,14 @@ test('a tap whose answer is lost on its way back is written once', { timeout: 90
     await ada.keyboard.press('Space');
     await unsent(ada).waitFor();
     assert.equal(movements(), before + 1, 'the room has written it, but the page cannot know');
-    await unsent(ada).waitFor({ state: 'detached', timeout: 20000 });
+    await unsent(ada).waitFor({ state: 'detached' });
     await ada.waitForTimeout(1000);
     assert.equal(lost, 1);
     assert.equal(movements(), before + 1);
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('whoever has gone on to another page meanwhile stays there, and is told', { timeout: 90000 }, async () => {
+test('whoever has gone on to another page meanwhile stays there, and is told', async () => {
     const ada = await person(browser, room, 'ada');
     await round(ada, 'Gone elsewhere', ['kraft card', 'fog card']);
     const before = movements();
@@ -98,7 +98,7 @@ test('whoever has gone on to another page meanwhile stays there, and is told', {
     await ada.goto('/log');
     await unsent(ada).waitFor();
     await ada.unroute('**/*');
-    await ada.locator('.sent').waitFor({ timeout: 20000 });
+    await ada.locator('.sent').waitFor();
     assert.equal(new URL(ada.url()).pathname, '/log');
     assert.equal(await unsent(ada).count(), 0);
     assert.equal(movements(), before + 1);
@@ -106,7 +106,7 @@ test('whoever has gone on to another page meanwhile stays there, and is told', {
     await ada.waitForURL(/\/kits\/\d+/);
 });
 
-test('what the room says no to when it is back is told, and let be; another person’s taps are not sent', { timeout: 90000 }, async () => {
+test('what the room says no to when it is back is told, and let be; another person’s taps are not sent', async () => {
     const ada = await person(browser, room, 'ada');
     await round(ada, 'Too late', ['rope card', 'herring card']);
     const kit = new URL(ada.url()).pathname.match(/\/kits\/\d+/)[0];
@@ -118,7 +118,7 @@ test('what the room says no to when it is back is told, and let be; another pers
     await press(ben, () => ben.keyboard.press('Space'));
     const before = movements();
     await ada.context().setOffline(false);
-    await ada.waitForFunction(() => /Not done/.test(document.querySelector('.unsent')?.textContent ?? ''), null, { timeout: 20000 });
+    await ada.waitForFunction(() => /Not done/.test(document.querySelector('.unsent')?.textContent ?? ''));
     assert.match(await unsent(ada).innerText(), /settled already|taken/);
     assert.equal(movements(), before);
     await unsent(ada).getByRole('button', { name: 'Let it be' }).click();

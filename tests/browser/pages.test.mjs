@@ -150,7 +150,7 @@ for (const [name, more] of [
     ['narrow', { viewport: { width: 820, height: 1100 } }],
     ['dark', { colorScheme: 'dark' }],
 ]) {
-    test(`axe finds nothing on any page, ${name}`, { timeout: 300000 }, async () => {
+    test(`axe finds nothing on any page, ${name}`, async () => {
         const out = await person(browser, room, null, { ...options, ...more });
         await out.goto('/sign-in');
         assert.deepEqual(await violations(out), [], 'sign-in');
@@ -166,7 +166,7 @@ for (const [name, more] of [
     });
 }
 
-test('no page is wider than a phone', { timeout: 300000 }, async () => {
+test('no page is wider than a phone', async () => {
     const ada = await person(browser, room, 'ada', { viewport: { width: 390, height: 844 } });
     const wider = [];
     for (const path of await allPages(ada)) {
@@ -177,13 +177,13 @@ test('no page is wider than a phone', { timeout: 300000 }, async () => {
     assert.deepEqual(wider, []);
 });
 
-test('pages keep to their own policy and ask nobody else', { timeout: 120000 }, async () => {
+test('pages keep to their own policy and ask nobody else', async () => {
     const ada = await person(browser, room, 'ada');
     for (const path of await allPages(ada)) await ada.goto(path);
     assert.deepEqual(ada.complaints, []);
 });
 
-test('find answers as one types, lights up the room, and its keys work', { timeout: 60000 }, async () => {
+test('find answers as one types, lights up the room, and its keys work', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/H7');
     const litOnPage = () => ada.locator('.beside a.place.lit').evaluateAll((places) => places.map((place) => place.dataset.address));
@@ -207,7 +207,7 @@ test('find answers as one types, lights up the room, and its keys work', { timeo
     assert.deepEqual(ada.complaints, []);
 });
 
-test('? shows the keys of this page, and what they press', { timeout: 60000 }, async () => {
+test('? shows the keys of this page, and what they press', async () => {
     const ada = await person(browser, room, 'ada', options);
     const pulling = await kitNamed(ada, 'Birthday bunting cards');
     await ada.goto(`${pulling}/pull`);
@@ -225,7 +225,7 @@ test('? shows the keys of this page, and what they press', { timeout: 60000 }, a
     assert.deepEqual(ada.complaints, []);
 });
 
-test('what moves can be stopped, by the device or on request', { timeout: 60000 }, async () => {
+test('what moves can be stopped, by the device or on request', async () => {
     const moves = (page) => page.locator('.round .plate.big').evaluate((plate) => getComputedStyle(plate).animationName);
     const ada = await person(browser, room, 'ada', options);
     const pulling = `${await kitNamed(ada, 'Birthday bunting cards')}/pull`;
@@ -241,7 +241,7 @@ test('what moves can be stopped, by the device or on request', { timeout: 60000 
     assert.equal(await moves(still), 'none');
 });
 
-test('one can sign out at every width', { timeout: 60000 }, async () => {
+test('one can sign out at every width', async () => {
     const ada = await person(browser, room, 'ada');
     for (const width of [1280, 820, 390]) {
         await ada.setViewportSize({ width, height: 900 });
@@ -252,7 +252,7 @@ test('one can sign out at every width', { timeout: 60000 }, async () => {
     assert.match(ada.url(), /sign-in/);
 });
 
-test('the room is walked with the arrow keys and a drawer opened with Enter', { timeout: 60000 }, async () => {
+test('the room is walked with the arrow keys and a drawer opened with Enter', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/C3');
     await ada.locator('.beside a.place.lit').focus();
@@ -262,7 +262,7 @@ test('the room is walked with the arrow keys and a drawer opened with Enter', { 
     assert.match(ada.url(), /\/stores\/places\/C4/);
 });
 
-test('everything on a round can be reached with Tab, and the focus is seen', { timeout: 60000 }, async () => {
+test('everything on a round can be reached with Tab, and the focus is seen', async () => {
     const ada = await person(browser, room, 'ada');
     const pulling = await kitNamed(ada, 'Birthday bunting cards');
     await ada.goto(`${pulling}/pull`);
@@ -282,7 +282,7 @@ test('everything on a round can be reached with Tab, and the focus is seen', { t
     assert.ok([...reached].some((label) => label.startsWith('Taken')));
 });
 
-test('a mistake is shown beside its field and loses nothing that was typed', { timeout: 60000 }, async () => {
+test('a mistake is shown beside its field and loses nothing that was typed', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/plan');
     await press(ada, () => ada.getByRole('button', { name: 'Plan it' }).click());
@@ -301,7 +301,7 @@ test('a mistake is shown beside its field and loses nothing that was typed', { t
     assert.equal(await ada.inputValue('#kit-note'), 'foam under the strip');
 });
 
-test('buttons are big enough for a knuckle', { timeout: 60000 }, async () => {
+test('buttons are big enough for a knuckle', async () => {
     const ada = await person(browser, room, 'ada', { viewport: { width: 820, height: 1100 } });
     const small = [];
     for (const path of await allPages(ada)) {
@@ -316,7 +316,7 @@ test('buttons are big enough for a knuckle', { timeout: 60000 }, async () => {
     assert.deepEqual(small, []);
 });
 
-test('what was done and its undo are seen however far down the page one is', { timeout: 60000 }, async () => {
+test('what was done and its undo are seen however far down the page one is', async () => {
     for (const viewport of [
         { width: 1280, height: 620 },
         { width: 820, height: 900 },
@@ -329,7 +329,7 @@ test('what was done and its undo are seen however far down the page one is', { t
         await keep.scrollIntoViewIfNeeded();
         await press(ada, () => keep.click());
         await ada
-            .waitForFunction(() => document.getElementById('main').scrollTop > 200, null, { timeout: 15000 })
+            .waitForFunction(() => document.getElementById('main').scrollTop > 200)
             .catch(() => assert.fail('the page does not stay where it was'));
         const isOnTop = await ada.evaluate(() => {
             const said = document.querySelector('#main .said');

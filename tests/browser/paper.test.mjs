@@ -14,7 +14,7 @@ after(async () => {
     room?.close();
 });
 
-test('a piece is asked for, seen in its scrap, lit in the room and put on a list', { timeout: 60000 }, async () => {
+test('a piece is asked for, seen in its scrap, lit in the room and put on a list', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/plan');
     await press(ada, () => ada.getByRole('link', { name: 'Paper', exact: true }).click());
@@ -34,7 +34,7 @@ test('a piece is asked for, seen in its scrap, lit in the room and put on a list
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('a colour is touched, and three scraps of it are kept in a row', { timeout: 60000 }, async () => {
+test('a colour is touched, and three scraps of it are kept in a row', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/paper');
     await press(ada, () => ada.locator('.paper-wall a', { hasText: 'Buoy' }).first().click());
@@ -55,7 +55,7 @@ test('a colour is touched, and three scraps of it are kept in a row', { timeout:
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('two kinds are weighed in a row with Enter alone', { timeout: 60000 }, async () => {
+test('two kinds are weighed in a row with Enter alone', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/paper/weigh');
     await press(ada, () => ada.locator('.weigh-list a', { hasText: 'Petrel cardstock 12 × 12' }).click());

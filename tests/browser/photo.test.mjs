@@ -40,7 +40,7 @@ async function touch(page, x, y, name) {
     await page.keyboard.type(name);
 }
 
-test('things are touched on the photo of a drawer, named and taken in', { timeout: 60000 }, async () => {
+test('things are touched on the photo of a drawer, named and taken in', async () => {
     const ada = await person(browser, room, 'ada');
     await photograph(ada, 'F4');
     await touch(ada, 600, 200, 'Deep harbour card; Marrowlight Paper; 12');
@@ -74,7 +74,7 @@ test('things are touched on the photo of a drawer, named and taken in', { timeou
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('by keys alone a piece of the photo is marked and moved', { timeout: 60000 }, async () => {
+test('by keys alone a piece of the photo is marked and moved', async () => {
     const ada = await person(browser, room, 'ada');
     await photograph(ada, 'F6');
     await photo(ada).focus();
@@ -93,7 +93,7 @@ test('by keys alone a piece of the photo is marked and moved', { timeout: 60000 
     assert.match(await ada.locator('.said').innerText(), /Cormorant ink is taken from the photo/);
 });
 
-test('without JavaScript the photo is touched, too', { timeout: 60000 }, async () => {
+test('without JavaScript the photo is touched, too', async () => {
     const ada = await person(browser, room, 'ada', { javaScriptEnabled: false });
     await ada.goto('/take-in');
     await ada.getByLabel('Which place').fill('F5');

@@ -37,7 +37,7 @@ function counter(page) {
     };
 }
 
-test('nine drawers are described in ten presses', { timeout: 60000 }, async () => {
+test('nine drawers are described in ten presses', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores?wall=North+wall');
     const by = counter(ada);
@@ -53,7 +53,7 @@ test('nine drawers are described in ten presses', { timeout: 60000 }, async () =
     assert.equal(by.count(), 10);
 });
 
-test('fifteen new things get their homes in three presses', { timeout: 60000 }, async () => {
+test('fifteen new things get their homes in three presses', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/plan');
     const by = counter(ada);
@@ -69,7 +69,7 @@ test('fifteen new things get their homes in three presses', { timeout: 60000 }, 
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('eleven things are pulled, and seven brought home, with a press a stop', { timeout: 120000 }, async () => {
+test('eleven things are pulled, and seven brought home, with a press a stop', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/plan');
     await ada.locator('.kit-tray', { hasText: 'Birthday bunting' }).getByRole('link', { name: 'Go on pulling' }).click();
@@ -95,7 +95,7 @@ test('eleven things are pulled, and seven brought home, with a press a stop', { 
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('ten things are filed with a press each', { timeout: 120000 }, async () => {
+test('ten things are filed with a press each', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/take-in');
     await ada.fill('#things-things', Array.from({ length: 10 }, (_, n) => `Heap stamps ${n + 1}; Two Bollards; ; sea`).join('\n'));

@@ -73,7 +73,7 @@ async function outOf(kit, item) {
     return Number(page.match(new RegExp(`href="/items/${item}"[\\s\\S]*?<b>(\\d+)</b>`))?.[1] ?? 0);
 }
 
-test(`of two who take six of the same at one stop, one takes six and the other reads who (${RACES} races)`, { timeout: 600000 }, async () => {
+test(`of two who take six of the same at one stop, one takes six and the other reads who (${RACES} races)`, async () => {
     const item = await find('foam squares black');
     for (let race = 0; race < RACES; race++) {
         const { kit, place, needs } = await kitWith([[item, '6']]);
@@ -86,7 +86,7 @@ test(`of two who take six of the same at one stop, one takes six and the other r
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test(`a single thing that two kits want goes to one of them (${RACES} races)`, { timeout: 600000 }, async () => {
+test(`a single thing that two kits want goes to one of them (${RACES} races)`, async () => {
     const item = await find('curlew calling');
     for (let race = 0; race < RACES; race++) {
         const kits = [await kitWith([[item, '1']]), await kitWith([[item, '1']])];
@@ -102,7 +102,7 @@ test(`a single thing that two kits want goes to one of them (${RACES} races)`, {
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test(`the same form sent four times at once is written once (${RACES} races)`, { timeout: 600000 }, async () => {
+test(`the same form sent four times at once is written once (${RACES} races)`, async () => {
     const item = await find('foam squares black');
     const { kit, place, needs } = await kitWith([[item, '3']]);
     assert.ok(isWritten(await ada.send(`/kits/${kit}/pull/take`, { place, 'needs[]': needs })));
@@ -117,7 +117,7 @@ test(`the same form sent four times at once is written once (${RACES} races)`, {
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test(`of two who undo the same step, one does (${RACES} races)`, { timeout: 600000 }, async () => {
+test(`of two who undo the same step, one does (${RACES} races)`, async () => {
     const item = await find('foam squares black');
     const { kit } = await kitWith([[item, '1']]);
     for (let race = 0; race < RACES; race++) {
@@ -130,7 +130,7 @@ test(`of two who undo the same step, one does (${RACES} races)`, { timeout: 6000
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test(`a thing comes home while another uses it up: one of both happens (${RACES} races)`, { timeout: 600000 }, async () => {
+test(`a thing comes home while another uses it up: one of both happens (${RACES} races)`, async () => {
     const item = await find('foam squares black');
     for (let race = 0; race < RACES; race++) {
         const { kit, place, needs } = await kitWith([[item, '2']]);

@@ -19,7 +19,7 @@ const inside = (page, view) => page.evaluate((name) => {
     return drawing.top >= panel.top && drawing.bottom <= panel.bottom + 1 && drawing.left >= panel.left - 1 && drawing.right <= panel.right + 1;
 }, view);
 
-test('the whole room is in view at 1280 and at 820 pixels, and its outlines on a phone', { timeout: 60000 }, async () => {
+test('the whole room is in view at 1280 and at 820 pixels, and its outlines on a phone', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     for (const [width, height, view] of [[1280, 800, 'beside'], [820, 1100, 'above'], [390, 844, 'outlines']]) {
         await ada.setViewportSize({ width, height });
@@ -35,7 +35,7 @@ test('the whole room is in view at 1280 and at 820 pixels, and its outlines on a
     assert.deepEqual(ada.complaints, []);
 });
 
-test('names of units stand clear of each other, in the typeface that their widths were taken from', { timeout: 60000 }, async () => {
+test('names of units stand clear of each other, in the typeface that their widths were taken from', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     for (const [width, view] of [[1280, 'beside'], [820, 'above']]) {
         await ada.setViewportSize({ width, height: 1000 });
@@ -55,7 +55,7 @@ test('names of units stand clear of each other, in the typeface that their width
     }
 });
 
-test('a finger on a drawer that is too small opens its unit large', { timeout: 60000 }, async () => {
+test('a finger on a drawer that is too small opens its unit large', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true, hasTouch: true, viewport: { width: 820, height: 1100 } });
     await ada.goto('/stores/places/H7');
     await ada.locator('.above a.place[data-address="C2"]').tap();
@@ -75,7 +75,7 @@ test('a finger on a drawer that is too small opens its unit large', { timeout: 6
     assert.deepEqual(ada.complaints, []);
 });
 
-test('the walls of Stores are a press away from each other, and each front leads to its place', { timeout: 60000 }, async () => {
+test('the walls of Stores are a press away from each other, and each front leads to its place', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/stores');
     await ada.locator('.wall-cards a', { hasText: 'South wall' }).click();
@@ -86,7 +86,7 @@ test('the walls of Stores are a press away from each other, and each front leads
     assert.deepEqual(ada.complaints, []);
 });
 
-test('the drawers of a unit are named with one press each', { timeout: 60000 }, async () => {
+test('the drawers of a unit are named with one press each', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/units/J');
     const names = ada.locator('.names input[data-next]');

@@ -24,7 +24,7 @@ const CSV = [
     'Marram twine;Oddling;Ribbon;5 yd;the old tin;',
 ].join('\r\n');
 
-test('a list is read, its mistakes mended, taken in, and taken out again by one undo', { timeout: 90000 }, async () => {
+test('a list is read, its mistakes mended, taken in, and taken out again by one undo', async () => {
     const page = await person(browser, room, 'ada');
     const before = audit(room.data);
     await page.goto('/stores/list');
@@ -44,7 +44,7 @@ test('a list is read, its mistakes mended, taken in, and taken out again by one 
     assert.match(await page.locator('[data-key="space"]').innerText(), /Take 4 things in/);
     await page.locator('h1').click();
     await page.keyboard.press('Space');
-    await page.getByText('All of it is in the room.').waitFor({ timeout: 30000 });
+    await page.getByText('All of it is in the room.').waitFor();
     const after = audit(room.data);
     assert.deepEqual(after.differences, []);
     assert.equal(after.items, before.items + 4);
@@ -57,12 +57,12 @@ test('a list is read, its mistakes mended, taken in, and taken out again by one 
     assert.deepEqual(page.complaints, []);
 });
 
-test('one press keeps the room safe, and the backup is taken along', { timeout: 60000 }, async () => {
+test('one press keeps the room safe, and the backup is taken along', async () => {
     const page = await person(browser, room, 'ada');
     await page.goto('/upkeep/safe');
     const before = await page.locator('.backups li').count();
     await page.keyboard.press('Space');
-    await page.waitForFunction((many) => document.querySelectorAll('.backups li').length === many + 1, before, { timeout: 30000 });
+    await page.waitForFunction((many) => document.querySelectorAll('.backups li').length === many + 1, before);
     const [taken] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: /Take it along/ }).first().click()]);
     const zip = readFileSync(await taken.path());
     assert.equal(zip.subarray(0, 2).toString(), 'PK');

@@ -40,7 +40,7 @@ async function codeOf(page, address) {
         .getAttribute('value');
 }
 
-test('a unit is set up from nothing and its labels are printed', { timeout: 120000 }, async () => {
+test('a unit is set up from nothing and its labels are printed', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores');
     await press(ada, () => ada.getByRole('link', { name: 'Add a unit' }).click());
@@ -87,7 +87,7 @@ test('a unit is set up from nothing and its labels are printed', { timeout: 1200
     );
 });
 
-test('units are dragged, moved by key and by number, and turned', { timeout: 120000 }, async () => {
+test('units are dragged, moved by key and by number, and turned', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/plan');
     const unit = ada.locator('.fp-unit[aria-label^="K,"]');
@@ -111,7 +111,7 @@ test('units are dragged, moved by key and by number, and turned', { timeout: 120
     assert.equal(await row.locator('[name="x[]"]').inputValue(), `${(moved[0] / 25.4).toFixed(2)} in`, 'the numbers follow');
     await row.locator('[name="x[]"]').fill('1500 mm');
     const hasFollowed = (letters) => document.querySelector(`.fp-unit[aria-label^="${letters},"]`).getAttribute('transform').includes('(1500 ');
-    await ada.waitForFunction(hasFollowed, 'K', { timeout: 15000 });
+    await ada.waitForFunction(hasFollowed, 'K');
     await unit.focus();
     await ada.keyboard.press('r');
     assert.equal(await row.locator('[name="turn[]"]').inputValue(), '270');
@@ -132,7 +132,7 @@ test('units are dragged, moved by key and by number, and turned', { timeout: 120
     assert.deepEqual(ada.complaints, []);
 });
 
-test('forty new things are pasted, get homes, and one is found by a misspelt sentiment', { timeout: 180000 }, async () => {
+test('forty new things are pasted, get homes, and one is found by a misspelt sentiment', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/A12');
     const names = Array.from(
@@ -170,7 +170,7 @@ test('forty new things are pasted, get homes, and one is found by a misspelt sen
     await ada.keyboard.press('/');
     await ada.keyboard.type('sials alwasy');
     await ada
-        .waitForFunction(() => document.getElementById('results').innerText.includes('Regatta piece 17'), null, { timeout: 15000 })
+        .waitForFunction(() => document.getElementById('results').innerText.includes('Regatta piece 17'))
         .catch(async () => assert.fail(`${await ada.inputValue('#find-q')}: ${await ada.locator('#results').innerText()}`));
     assert.match(await ada.locator('#results').innerText(), /Nothing here is written “sials”/);
     assert.equal(await ada.locator('.beside a.place.lit[data-address="C7"]').count(), 1);
@@ -178,7 +178,7 @@ test('forty new things are pasted, get homes, and one is found by a misspelt sen
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a return is scanned home with a hand scanner', { timeout: 120000 }, async () => {
+test('a return is scanned home with a hand scanner', async () => {
     const ada = await person(browser, room, 'ada');
     const wrong = await codeOf(ada, 'K3');
     await ada.goto('/plan');
@@ -212,7 +212,7 @@ test('a return is scanned home with a hand scanner', { timeout: 120000 }, async 
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a photo of 50 MB is refused, a large one is made smaller before it travels', { timeout: 120000 }, async () => {
+test('a photo of 50 MB is refused, a large one is made smaller before it travels', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/find?q=puffin');
     await press(ada, () => ada.locator('main .row .name a').first().click());
@@ -269,7 +269,7 @@ function film(png) {
     return file;
 }
 
-test('the camera reads a label that Lottel printed', { timeout: 120000 }, async () => {
+test('the camera reads a label that Lottel printed', async () => {
     const ada = await person(browser, room, 'ada');
     await ada.goto('/stores/places/L4/label');
     const pdf = await ada.request.get(await ada.getByRole('link', { name: 'Print it: PDF' }).getAttribute('href'));
@@ -293,13 +293,13 @@ test('the camera reads a label that Lottel printed', { timeout: 120000 }, async 
         const page = await person(seeing, room, 'ada');
         await page.goto('/scan');
         await Promise.all([
-            page.waitForURL(/\/stores\/places\/L4/, { timeout: 30000 }),
+            page.waitForURL(/\/stores\/places\/L4/),
             page.getByRole('button', { name: 'Use the camera' }).click(),
         ]);
         assert.equal(await page.locator('.plate.big span').innerText(), 'L4');
         await page.goto('/scan');
         await page.setInputFiles('[data-camera-photo]', join(folder, 'label.png'));
-        await page.waitForURL(/\/stores\/places\/L4/, { timeout: 30000 });
+        await page.waitForURL(/\/stores\/places\/L4/);
         await page.goto('/scan');
         writeFileSync(join(folder, 'none.png'), readFileSync(new URL('../../docs/screenshots/plan.png', import.meta.url)));
         await page.setInputFiles('[data-camera-photo]', join(folder, 'none.png'));

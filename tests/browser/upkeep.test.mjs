@@ -30,7 +30,7 @@ async function homeOf(page, name) {
     return page.locator('.row', { hasText: name }).first().innerText();
 }
 
-test('a re-homing round carries things to better homes, by key alone', { timeout: 180000 }, async () => {
+test('a re-homing round carries things to better homes, by key alone', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/upkeep/homes');
     await ada.locator('.slips .slip').first().waitFor();
@@ -55,7 +55,7 @@ test('a re-homing round carries things to better homes, by key alone', { timeout
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a lost thing is looked for where the log points, and found', { timeout: 120000 }, async () => {
+test('a lost thing is looked for where the log points, and found', async () => {
     const ben = await person(browser, room, 'ben', { bypassCSP: true });
     await ben.goto('/upkeep/lost');
     assert.match(await ben.locator('.lost-search').innerText(), /Tide line washi/);
@@ -82,7 +82,7 @@ test('a lost thing is looked for where the log points, and found', { timeout: 12
     assert.deepEqual(ben.complaints, []);
 });
 
-test('a drawer is counted by weighing', { timeout: 120000 }, async () => {
+test('a drawer is counted by weighing', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/upkeep/counts');
     assert.match(await ada.locator('.accuracy').innerText(), /in six months \d+ %/);
@@ -110,7 +110,7 @@ test('a drawer is counted by weighing', { timeout: 120000 }, async () => {
     assert.deepEqual(ada.complaints, []);
 });
 
-test('what lies about on two trays goes home in one round', { timeout: 180000 }, async () => {
+test('what lies about on two trays goes home in one round', async () => {
     const ben = await person(browser, room, 'ben', { viewport: { width: 820, height: 1100 }, bypassCSP: true });
     await ben.goto('/upkeep/lying');
     assert.deepEqual(await violations(ben), []);
@@ -125,7 +125,7 @@ test('what lies about on two trays goes home in one round', { timeout: 180000 },
     assert.deepEqual(ben.complaints, []);
 });
 
-test('a shopping trip: what is due, what it may cost, and home with it', { timeout: 120000 }, async () => {
+test('a shopping trip: what is due, what it may cost, and home with it', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/upkeep/stocks');
     const row = ada.locator('.stocks .row', { hasText: 'White A2 panels' });
@@ -156,7 +156,7 @@ test('a shopping trip: what is due, what it may cost, and home with it', { timeo
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a drawer is weeded with one key each, and the month tells what became of it', { timeout: 120000 }, async () => {
+test('a drawer is weeded with one key each, and the month tells what became of it', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/upkeep/idle?months=6&kind=embellishment');
     assert.match(await ada.locator('.page-head').innerText(), /Not used for half a year[\s\S]*litres/);
@@ -189,7 +189,7 @@ test('a drawer is weeded with one key each, and the month tells what became of i
     assert.deepEqual(ada.complaints, []);
 });
 
-test('the season’s things come forward in one round, by key alone', { timeout: 120000 }, async () => {
+test('the season’s things come forward in one round, by key alone', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/upkeep/seasons');
     const row = ada.locator('.season-moves .row', { hasText: 'Frost sequins' });
@@ -207,7 +207,7 @@ test('the season’s things come forward in one round, by key alone', { timeout:
     assert.deepEqual(ada.complaints, []);
 });
 
-test('a cupboard moves house: packed box by box, moved in, unpacked', { timeout: 240000 }, async () => {
+test('a cupboard moves house: packed box by box, moved in, unpacked', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/upkeep/move');
     for (const box of await ada.locator('.move-form .tick input').all()) {

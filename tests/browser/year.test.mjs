@@ -14,7 +14,7 @@ after(async () => {
     room?.close();
 });
 
-test('a month is planned from birthdays, by keyboard alone', { timeout: 120000 }, async () => {
+test('a month is planned from birthdays, by keyboard alone', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/occasions');
     await ada.locator('summary', { hasText: 'Write a date down' }).focus();
@@ -43,7 +43,7 @@ test('a month is planned from birthdays, by keyboard alone', { timeout: 120000 }
     assert.match(await ada.locator('.year-kit h2').innerText(), /Nerys Bollard/);
 });
 
-test('a card is picked from the shelf, sent, and not offered to the same person again', { timeout: 120000 }, async () => {
+test('a card is picked from the shelf, sent, and not offered to the same person again', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/occasions');
     const row = ada.locator('.date-row', { hasText: 'Cook of the Petrel' });
@@ -74,7 +74,7 @@ test('a card is picked from the shelf, sent, and not offered to the same person 
     assert.deepEqual(audit(room.data).differences, []);
 });
 
-test('a tray is parked in a folder and taken up on another device', { timeout: 120000 }, async () => {
+test('a tray is parked in a folder and taken up on another device', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     const ben = await person(browser, room, 'ben', { bypassCSP: true, viewport: { width: 820, height: 1100 } });
     await ada.goto('/plan');
