@@ -242,6 +242,34 @@ final class CatalogueTest extends RoomTestCase
         self::assertNull($this->item((int) $gulls->id)->photo);
     }
 
+    public function testHalfAJpegDoesNotTakeThePlaceOfAGoodOne(): void
+    {
+        $this->furnish();
+        [$gulls] = $this->putInto('C1', 'Gulls');
+        $this->upload((int) $gulls->id, $this->jpeg(1), 'gulls.jpg');
+        $this->entities()->clear();
+        $good = (string) $this->item((int) $gulls->id)->photo;
+        mt_srand(27);
+        $picture = imagecreatetruecolor(300, 200);
+        self::assertNotFalse($picture);
+        for ($dot = 0; $dot < 400; ++$dot) {
+            imagefilledrectangle($picture, $x = mt_rand(0, 300), $y = mt_rand(0, 200), $x + 20, $y + 20, mt_rand(0, 0xFFFFFF));
+        }
+        ob_start();
+        imagejpeg($picture, null, 95);
+        $whole = (string) ob_get_clean();
+        foreach ([substr($whole, 0, intdiv(\strlen($whole), 2)), substr_replace($whole, str_repeat("\xFF\xD9", 25), 5000, 50)] as $damaged) {
+            $this->upload((int) $gulls->id, $damaged, 'half.jpg');
+            $this->assertCode(422);
+            self::assertStringContainsString('part of the picture is missing', $this->browser->getCrawler()->filter('.field-error')->text());
+            $this->entities()->clear();
+            self::assertSame($good, $this->item((int) $gulls->id)->photo);
+            self::assertFileExists($this->service(KeepPhoto::class)->path($good));
+        }
+        $this->upload((int) $gulls->id, $whole, 'whole.jpg');
+        $this->assertCode(303, 'the same picture, whole');
+    }
+
     public function testThingsWithoutAHomeAreProposedOne(): void
     {
         $this->furnish();

@@ -344,6 +344,18 @@ final class StashListTest extends OwnFileTestCase
         yield 'an archive of something else' => [static fn (): string => SheetFile::zip(['letter.txt' => 'Dear Ben']), 'list.xlsx', 'neither CSV'];
         yield 'half a spreadsheet' => [static fn (): string => substr(SheetFile::xlsx(self::LIST), 0, 700), 'list.xlsx', 'damaged'];
         yield 'a spreadsheet without its sheet' => [static fn (): string => SheetFile::zip(['xl/workbook.xml' => '<workbook/>']), 'list.xlsx', 'damaged'];
+        $long = str_repeat('tern ', 900);
+        yield 'a quotation mark that is missing at its end' => [
+            static fn (): string => "Name,Note\nTern,\"small\nGull,white\n".str_repeat("Petrel,grey\n", 400),
+            'list.csv',
+            'The cell in row 2, column 2 has more than 4,000 characters',
+        ];
+        yield 'a long cell of a spreadsheet' => [static fn (): string => SheetFile::xlsx([['Name'], [$long]]), 'list.xlsx', 'row 2, column 1 has more than 4,000'];
+        yield 'a long row' => [
+            static fn (): string => implode(',', array_fill(0, 30, 'tern'))."\n".implode(',', array_fill(0, 30, str_repeat('x', 700))),
+            'list.csv',
+            'Row 2 has more than 20,000 characters',
+        ];
         yield 'one that swells up' => [static fn (): string => SheetFile::swelling(410), 'list.xlsx', 'far too large'];
     }
 

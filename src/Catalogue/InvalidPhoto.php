@@ -34,6 +34,11 @@ final class InvalidPhoto extends \InvalidArgumentException implements Refusal
         return new self('This is no JPEG, PNG or WebP picture, whatever its name says.');
     }
 
+    public static function isCutOff(): self
+    {
+        return new self('A part of the picture is missing: the file is damaged. Send it once more, or take the photo anew. What was there stays.');
+    }
+
     public static function isDamaged(): self
     {
         return new self('The picture is damaged and cannot be read.');

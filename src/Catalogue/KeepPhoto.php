@@ -220,12 +220,35 @@ final readonly class KeepPhoto
         if ($size[0] * $size[1] > self::MOST_PIXELS) {
             throw InvalidPhoto::tooManyPixels();
         }
-        $picture = @imagecreatefromstring((string) @file_get_contents($file->getPathname()));
-        if (false === $picture) {
-            throw InvalidPhoto::isDamaged();
+        $picture = \IMAGETYPE_JPEG === $size[2]
+            ? self::wholeJpeg($file->getPathname())
+            : @imagecreatefromstring((string) @file_get_contents($file->getPathname()));
+
+        return false === $picture ? throw InvalidPhoto::isDamaged() : $picture;
+    }
+
+    /**
+     * Reads a JPEG of which nothing is missing: the reader itself paints grey what was cut off, and only mentions it.
+     *
+     * @throws InvalidPhoto if it was cut off
+     */
+    private static function wholeJpeg(string $path): \GdImage|false
+    {
+        $isCutOff = false;
+        $before = ini_set('gd.jpeg_ignore_warning', '0');
+        set_error_handler(static function (int $level, string $said) use (&$isCutOff): bool {
+            $isCutOff = $isCutOff || str_contains(strtolower($said), 'premature end');
+
+            return true;
+        });
+        try {
+            $picture = imagecreatefromjpeg($path);
+        } finally {
+            restore_error_handler();
+            ini_set('gd.jpeg_ignore_warning', (string) $before);
         }
 
-        return $picture;
+        return $isCutOff ? throw InvalidPhoto::isCutOff() : $picture;
     }
 
     private function upright(UploadedFile $file, \GdImage $picture): \GdImage

@@ -12,6 +12,8 @@ final class InvalidSheet extends \RuntimeException implements Refusal
     public const MOST_BYTES = 50_000_000;
     public const MOST_ROWS = 20_000;
     public const MOST_COLUMNS = 100;
+    public const MOST_CHARACTERS_OF_A_CELL = 4000;
+    public const MOST_CHARACTERS_OF_A_ROW = 20_000;
 
     public function field(): string
     {
@@ -52,6 +54,24 @@ final class InvalidSheet extends \RuntimeException implements Refusal
     public static function hasTooManyColumns(int $columns): self
     {
         return new self(\sprintf('The list has %d columns; %d are the most. Delete those that say nothing of the things.', $columns, self::MOST_COLUMNS));
+    }
+
+    /** @param int $row and $column from 1 */
+    public static function hasALongCell(int $row, int $column): self
+    {
+        return new self(\sprintf(
+            'The cell in row %s, column %d has more than %s characters. Shorten it, or see whether a quotation mark is missing at its end.',
+            number_format($row),
+            $column,
+            number_format(self::MOST_CHARACTERS_OF_A_CELL),
+        ));
+    }
+
+    public static function hasALongRow(int $row): self
+    {
+        $most = number_format(self::MOST_CHARACTERS_OF_A_ROW);
+
+        return new self(\sprintf('Row %s has more than %s characters. Leave out the columns that say nothing of the things.', number_format($row), $most));
     }
 
     public static function growsTooLarge(): self

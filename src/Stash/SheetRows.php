@@ -32,8 +32,25 @@ final class SheetRows
     public function of(string $path): iterable
     {
         $begins = (string) file_get_contents($path, false, null, 0, 4);
+        $row = 0;
+        foreach ("PK\x03\x04" === $begins ? $this->spreadsheet($path) : $this->text($path) as $cells) {
+            self::checkLength(++$row, $cells);
+            yield $cells;
+        }
+    }
 
-        return "PK\x03\x04" === $begins ? $this->spreadsheet($path) : $this->text($path);
+    /** @param list<string> $cells */
+    private static function checkLength(int $row, array $cells): void
+    {
+        $lengths = array_map(static fn (string $cell): int => mb_strlen($cell), $cells);
+        foreach ($lengths as $column => $length) {
+            if ($length > InvalidSheet::MOST_CHARACTERS_OF_A_CELL) {
+                throw InvalidSheet::hasALongCell($row, $column + 1);
+            }
+        }
+        if (array_sum($lengths) > InvalidSheet::MOST_CHARACTERS_OF_A_ROW) {
+            throw InvalidSheet::hasALongRow($row);
+        }
     }
 
     /** @return iterable<list<string>> */
