@@ -210,7 +210,7 @@ final class StashListTest extends OwnFileTestCase
         $path = $this->path();
         $run = (string) Uuid::v7();
         $refused = [];
-        $match = ['columns' => ['name', '', 'quantity', 'place', 'price'], 'has_headings' => '1', 'doubles' => 'second', '_form' => 'match'];
+        $match = ['columns' => ['name', '', 'quantity', 'place', 'price'], 'heading_row' => '1', 'doubles' => 'second', '_form' => 'match'];
         $meanwhile = function (float $share) use ($path, $match, &$refused): void {
             if ($share < 0.5) {
                 foreach (['/take-in' => [], '' => $match, '/mend' => ['cell_3' => 'Other']] as $page => $fields) {
@@ -260,6 +260,116 @@ final class StashListTest extends OwnFileTestCase
         ));
     }
 
+    public function testTheRowOfTheHeadingsIsFoundAndCanBeSaid(): void
+    {
+        $page = $this->send("My stash;;\nwritten down in March;;\nWhat it is;Box;Pieces\nGull stamps;C1;1\nPetrel card;C2;24\n", 'list.csv');
+        self::assertSame('3', $page->filter('#list-heading_row option[selected]')->attr('value'));
+        self::assertStringContainsString('2 things are ready', $this->text());
+        self::assertStringContainsString('My stash', $page->filter('.list-table .above')->text(), 'what is left out is seen');
+        $match = ['columns' => ['name', 'place', 'quantity'], 'doubles' => 'add', '_form' => 'match'];
+        $page = $this->postAndFollow($this->path(), $match + ['heading_row' => '0']);
+        self::assertStringContainsString('4 things are ready', $this->text(), 'one of them is called “My stash”');
+        self::assertSame('0', $page->filter('#list-heading_row option[selected]')->attr('value'));
+        $page = $this->postAndFollow($this->path(), $match + ['heading_row' => '3']);
+        self::assertSame('place', $page->filter('#column-1 option[selected]')->attr('value'), 'they say what the columns are');
+        $this->post($this->path(), $match + ['heading_row' => '99']);
+        $this->assertCode(422);
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertSame(['Gull stamps', 'Petrel card'], $this->database()->fetchFirstColumn('SELECT name FROM item ORDER BY name'));
+    }
+
+    public function testWhatStandsBetweenThingsIsLeftOutUnlessAPersonSaysOtherwise(): void
+    {
+        $page = $this->send("Name,Kind,Qty\nSTAMPS,,\nGull stamps,stamp set,1\n-----,,\nName,Kind,Qty\nPetrel card,paper,24\nTotal,,25\n", 'list.csv');
+        self::assertStringContainsString('2 things are ready', $this->text());
+        self::assertStringContainsString('4 rows are left out', $this->text());
+        self::assertSame(
+            ['STAMPS a heading', '----- a line', 'Name · Kind · Qty the headings once more', 'Total · 25 a sum'],
+            $page->filter('#between .thing')->each(static fn (Crawler $one): string => $one->text()),
+        );
+        self::assertStringNotContainsString('needs mending', $this->text());
+        $match = ['columns' => ['name', 'kind', 'quantity'], 'heading_row' => '1', 'doubles' => 'add', '_form' => 'match'];
+        $page = $this->postAndFollow($this->path(), $match + ['between' => ['2', '4', '5', '7'], 'things' => ['2']]);
+        self::assertStringContainsString('3 things are ready', $this->text());
+        self::assertStringContainsString('3 rows are left out', $this->text());
+        self::assertCount(1, $page->filter('#between input[checked]'));
+        $this->postAndFollow($this->path(), $match + ['between' => ['2', '4', '5', '7'], 'things' => []]);
+        self::assertStringContainsString('4 rows are left out', $this->text(), 'and taken back');
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertSame(['Gull stamps', 'Petrel card'], $this->database()->fetchFirstColumn('SELECT name FROM item ORDER BY name'));
+        self::assertStringContainsString('All of it is in the room', $this->text());
+    }
+
+    public function testWeightsAreReadByTheirColumnAndPoundsOfNothingAreAskedFor(): void
+    {
+        $page = $this->send("Name,Kind,Weight\nTern card,paper,g/m2 120\nGull card,paper,80lb\nBuoy card,paper,80 lb text\n", 'list.csv');
+        self::assertStringContainsString('1 weight is in pounds that do not say of what: read as lb cover', $this->text());
+        self::assertStringContainsString('80 lb cover, 216 g/m²', $page->filter('#ready')->text());
+        $match = ['columns' => ['name', 'kind', 'weight'], 'heading_row' => '1', 'doubles' => 'add', '_form' => 'match'];
+        $page = $this->postAndFollow($this->path(), $match + ['pounds' => 'index']);
+        self::assertStringContainsString('80 lb index, 145 g/m²', $page->filter('#ready')->text());
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertSame(['Buoy card text', 'Gull card index', 'Tern card '], $this->database()->fetchFirstColumn(
+            "SELECT name || ' ' || coalesce(basis, '') FROM item ORDER BY name",
+        ));
+    }
+
+    public function testMistakesThatAreAlikeAreMendedByOneField(): void
+    {
+        $page = $this->send("Name;Qty\nTern card;a few\nGull card;A few \nBuoy card;lots\nPetrel card;3\n;1\n;2\n", 'list.csv');
+        self::assertStringContainsString('5 rows need mending', $this->text());
+        $names = $page->filter('#mend .name')->each(static fn (Crawler $one): string => $one->text());
+        self::assertSame(['2 rows: 2, 3', 'Row 4: Buoy card', 'Row 6', 'Row 7'], $names, 'a missing name is its row’s own');
+        self::assertSame('a few', $page->filter('#mend-cell_2')->attr('value'));
+        $this->postAndFollow($this->path().'/mend', ['cell_2' => '5', 'cell_4' => '40', 'cell_6' => 'Kelp card', 'cell_7' => 'Rope card']);
+        $this->postAndFollow($this->path().'/take-in');
+        self::assertSame(['Buoy card 40', 'Gull card 5', 'Kelp card 1', 'Petrel card 3', 'Rope card 2', 'Tern card 5'], $this->database()->fetchFirstColumn(
+            "SELECT i.name || ' ' || b.quantity FROM item i JOIN balance b ON b.item_id = i.id AND b.quantity > 0 ORDER BY i.name",
+        ));
+    }
+
+    public function testWhatWillBeWrittenIsShownBeforeItIs(): void
+    {
+        $this->putInto('C2', 'Petrel card;;10');
+        $rows = implode('', array_map(static fn (int $n): string => "Tern card {$n},,2,C4,,,\n", range(1, 30)));
+        $csv = implode("\n", [
+            'Name,Maker,Qty,Where,Size,Price,Themes',
+            'Petrel card,,5,C2,,,',
+            'Gull stamps,Two Bollards,,C1,,12.50,"sea, birds"',
+            'Skerry card,,0,,8 1/2 x 11,,',
+            '',
+        ]);
+        $page = $this->send($csv.$rows, 'list.csv');
+        $cell = static fn (Crawler $one): string => $one->text();
+        $shown = static fn (Crawler $page): array => $page->filter('#ready tbody tr')->each(
+            static fn (Crawler $row): string => implode('|', $row->filter('td')->each($cell)),
+        );
+        self::assertCount(25, $shown($page));
+        self::assertSame('2|Petrel card|paper||5 more|where it lives||||', $shown($page)[0]);
+        self::assertSame('3|Gull stamps|stamp set|Two Bollards|1|C1|||12.50|sea, birds', $shown($page)[1]);
+        self::assertSame('4|Skerry card|paper||none now|not filed|8½ × 11|||', $shown($page)[2]);
+        self::assertStringContainsString('Rows 1 to 25 of 33', $this->text());
+        $page = $this->get($this->path().'?from=25');
+        self::assertCount(8, $shown($page));
+        self::assertSame('34|Tern card 30|paper||2|C4||||', $shown($page)[7]);
+        $this->get($this->path().'?from=999999');
+        $this->assertCode(200);
+        self::assertSame('1', $this->word('SELECT count(*) FROM item'), 'nothing is written yet');
+    }
+
+    public function testAListThatAnEarlierVersionHasKeptIsStillRead(): void
+    {
+        $this->send("Name,Qty\nTern card,3\n", 'list.csv');
+        $file = $this->data.'/lists/'.basename($this->path()).'/list.json';
+        $said = json_decode((string) file_get_contents($file), true);
+        \assert(\is_array($said));
+        unset($said['width'], $said['begins'], $said['heading_row'], $said['pounds'], $said['things']);
+        file_put_contents($file, json_encode(['headings' => ['Name', 'Qty'], 'has_headings' => true] + $said));
+        $this->get($this->path());
+        $this->assertCode(200);
+        self::assertStringContainsString('1 thing is ready', $this->text());
+    }
+
     public function testWhatTheRoomHasAlreadyIsFound(): void
     {
         $this->putInto('C2', 'Petrel card; Marrowlight Paper; 10');
@@ -268,7 +378,7 @@ final class StashListTest extends OwnFileTestCase
         foreach (['add' => [15, 1, 1, 5], 'out' => [10, 1, 1, 2], 'second' => [10, 2, 2, 2]] as $way => [$petrel, $petrels, $gulls, $terns]) {
             $this->send($rows, 'list.csv');
             self::assertStringContainsString('3 rows are about what the room or the list has already', $this->text());
-            $columns = ['columns' => ['name', 'maker', 'quantity'], 'has_headings' => '1', 'doubles' => $way, '_form' => 'match'];
+            $columns = ['columns' => ['name', 'maker', 'quantity'], 'heading_row' => '1', 'doubles' => $way, '_form' => 'match'];
             $this->postAndFollow($this->path(), $columns);
             $ready = ['add' => '3 things are ready', 'out' => '1 thing is ready', 'second' => '4 things are ready'][$way];
             self::assertStringContainsString($ready, $this->text(), 'what adds nothing is not promised');
@@ -293,7 +403,7 @@ final class StashListTest extends OwnFileTestCase
         $this->database()->executeStatement("UPDATE place SET name = 'ink drawer' WHERE address = 'C3'");
         $this->send("Name,Where\nOne,c1\nTwo,Ink drawer\nThree,C2 (front)\nFour,attic\nFive,attic\nSix,cellar\nSeven,\n", 'list.csv');
         self::assertStringContainsString('4 things will lie with what is not filed', $this->text());
-        $match = ['columns' => ['name', 'place'], 'has_headings' => '1', 'doubles' => 'add', '_form' => 'match'];
+        $match = ['columns' => ['name', 'place'], 'heading_row' => '1', 'doubles' => 'add', '_form' => 'match'];
         $this->post($this->path(), $match + ['names' => ['attic', 'cellar'], 'addresses' => ['Z9', '']]);
         $this->assertCode(422);
         self::assertStringContainsString('There is no place “Z9”', $this->text());
@@ -312,13 +422,14 @@ final class StashListTest extends OwnFileTestCase
     {
         $this->send("Tern stamps\t3\tC1\nGull stamps\t1\tC2\n", 'list.tsv');
         self::assertStringContainsString('2 things are ready', $this->text(), 'a list without headings has names in its first column');
-        $this->post($this->path(), ['columns' => ['', 'quantity', 'place'], 'doubles' => 'add', '_form' => 'match']);
+        $this->post($this->path(), ['columns' => ['', 'quantity', 'place'], 'heading_row' => '0', 'doubles' => 'add', '_form' => 'match']);
         $this->assertCode(422);
         self::assertStringContainsString('Say which column has the names', $this->text());
-        $this->post($this->path(), ['columns' => ['name', 'place', 'place'], 'doubles' => 'add', '_form' => 'match']);
+        $this->post($this->path(), ['columns' => ['name', 'place', 'place'], 'heading_row' => '0', 'doubles' => 'add', '_form' => 'match']);
         $this->assertCode(422);
         self::assertStringContainsString('Two columns say where it lives', $this->text());
-        $this->postAndFollow($this->path(), ['columns' => ['name', '', 'place'], 'doubles' => 'add', 'kind' => 'die', '_form' => 'match']);
+        $match = ['columns' => ['name', '', 'place'], 'heading_row' => '0', 'doubles' => 'add', 'kind' => 'die', '_form' => 'match'];
+        $this->postAndFollow($this->path(), $match);
         self::assertStringContainsString('stamp set 2', $this->text(), 'a name tells more than what is said of the whole list');
     }
 
@@ -350,7 +461,11 @@ final class StashListTest extends OwnFileTestCase
             'list.csv',
             'The cell in row 2, column 2 has more than 4,000 characters',
         ];
-        yield 'a long cell of a spreadsheet' => [static fn (): string => SheetFile::xlsx([['Name'], [$long]]), 'list.xlsx', 'row 2, column 1 has more than 4,000'];
+        yield 'a long cell of a spreadsheet' => [
+            static fn (): string => SheetFile::xlsx([['Name'], [$long]]),
+            'list.xlsx',
+            'row 2, column 1 has more than 4,000',
+        ];
         yield 'a long row' => [
             static fn (): string => implode(',', array_fill(0, 30, 'tern'))."\n".implode(',', array_fill(0, 30, str_repeat('x', 700))),
             'list.csv',

@@ -10,6 +10,7 @@ use App\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Stash\InvalidRow;
+use Lottel\Core\Stash\RowsBetween;
 use Lottel\Core\Stash\StashReader;
 use Lottel\Core\Stash\StashRow;
 
@@ -22,19 +23,32 @@ final readonly class LookAtList
 
     public function reader(StashList $list): StashReader
     {
-        return new StashReader($list->columns, $list->units(), $this->frame->quantities(), $this->frame->colours(), $list->kind);
+        return new StashReader($list->columns, $list->units(), $this->frame->quantities(), $this->frame->colours(), $list->kind, $list->pounds);
     }
 
-    public function __invoke(StashList $list): Looked
+    /**
+     * @param int $from from which of the rows that are ready they are told in full, counted from nought
+     * @param int $many how many of them are
+     */
+    public function __invoke(StashList $list, int $from = 0, int $many = 0): Looked
     {
         $reader = $this->reader($list);
         $place = $this->places->finder($list);
         $known = array_map(static fn (KnownThing $thing): Tracking => $thing->tracking, $this->known());
         $in = $this->rowsThatAreIn($list);
-        $looked = new Looked(\count($in));
+        $between = new RowsBetween(0 === $list->headingRow ? [] : $list->headings);
+        $looked = new Looked(\count($in), $from, $many);
         foreach ($this->lists->rows($list) as $row => $cells) {
             if (isset($in[$row])) {
                 continue;
+            }
+            $what = $between->of($cells);
+            if (null !== $what) {
+                $isThing = \in_array($row, $list->nevertheless, true);
+                $looked->between[] = new LeftOutRow($row, $what, self::inOneLine($cells), $isThing);
+                if (!$isThing) {
+                    continue;
+                }
             }
             try {
                 $read = $reader->read($cells);
@@ -54,6 +68,12 @@ final readonly class LookAtList
         arsort($looked->unknownPlaces);
 
         return $looked;
+    }
+
+    /** @param list<string> $cells */
+    private static function inOneLine(array $cells): string
+    {
+        return implode(' · ', array_filter(array_map(trim(...), $cells), static fn (string $cell): bool => '' !== $cell));
     }
 
     /** @return array<string, KnownThing> what the room has, by what it is known as */

@@ -36,8 +36,21 @@ final class Looked
     /** New things of which there is nothing just now. */
     public int $out = 0;
 
-    /** @param int $in rows that are in already */
-    public function __construct(public readonly int $in)
+    /** @var list<LeftOutRow> rows that look as if they stood between things */
+    public array $between = [];
+
+    /** @var list<ReadyRow> some of the rows that are ready, in full */
+    public array $shown = [];
+
+    /** Rows with pounds that do not say of what. */
+    public int $pounds = 0;
+
+    /**
+     * @param int $in rows that are in already
+     * @param int $from from which of the rows that are ready they are shown, counted from nought
+     * @param int $many how many of them are
+     */
+    public function __construct(public readonly int $in, private readonly int $from = 0, private readonly int $many = 0)
     {
     }
 
@@ -57,15 +70,31 @@ final class Looked
         }
         match (true) {
             null === $there, Doubles::Second === $doubles => $this->isNew($number, $row, $place),
-            Doubles::Add === $doubles && $row->addsTo($there) => $this->ready[] = $number,
+            Doubles::Add === $doubles && $row->addsTo($there) => $this->ready($number, $row, $place, true),
             Doubles::Add === $doubles => ++$this->stays,
             default => null,
         };
     }
 
+    /** How many rows are left out as no things. */
+    public function leftOut(): int
+    {
+        return \count(array_filter($this->between, static fn (LeftOutRow $row): bool => !$row->isThing));
+    }
+
+    private function ready(int $number, StashRow $row, ?int $place, bool $adds): void
+    {
+        $nth = \count($this->ready);
+        $this->ready[] = $number;
+        $this->pounds += $row->isBasisTaken ? 1 : 0;
+        if ($nth >= $this->from && $nth < $this->from + $this->many) {
+            $this->shown[] = new ReadyRow($number, $row, $place, $adds);
+        }
+    }
+
     private function isNew(int $number, StashRow $row, ?int $place): void
     {
-        $this->ready[] = $number;
+        $this->ready($number, $row, $place, false);
         $kind = $row->thing->kind->value;
         $this->kinds[$kind] = ($this->kinds[$kind] ?? 0) + 1;
         if (null === $place) {

@@ -25,15 +25,16 @@ final class ReadSheetCommand extends Command
         $sheet = new SheetRows();
         try {
             $handle = @fopen($into, 'w');
-            $count = 0;
+            $count = $columns = 0;
             foreach (false === $handle ? throw InvalidSheet::cannotBeKept() : $sheet->of($file) as $cells) {
                 $line = json_encode($cells, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE)."\n";
                 if (\strlen($line) !== @fwrite($handle, $line)) {
                     throw InvalidSheet::cannotBeKept();
                 }
                 ++$count;
+                $columns = max($columns, \count($cells));
             }
-            $answer = ['rows' => $count, 'formulas' => $sheet->formulas];
+            $answer = ['rows' => $count, 'formulas' => $sheet->formulas, 'columns' => $columns];
         } catch (InvalidSheet $invalid) {
             $answer = ['error' => $invalid->getMessage()];
         }

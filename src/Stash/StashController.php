@@ -12,6 +12,7 @@ use App\Web\Page;
 use App\Web\Problem;
 use App\Web\Progress;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Paper\Basis;
 use Lottel\Core\Stash\StashField;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,7 +24,9 @@ use Symfony\Component\Security\Http\Attribute\IsGranted;
 final class StashController extends Page
 {
     private const SAMPLE = 6;
+    private const SHOWN = 25;
     private const MISTAKES = 40;
+    private const BETWEEN = 40;
     private const PLACES = 30;
 
     public function __construct(private readonly StashLists $lists, private readonly LookAtList $look, private readonly Places $places)
@@ -47,10 +50,12 @@ final class StashController extends Page
     }
 
     #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}', name: 'list', methods: ['GET'])]
-    public function show(string $id, ?Problem $problem = null): Response
+    public function show(Request $request, string $id, ?Problem $problem = null): Response
     {
         $list = $this->lists->one($id, $this->me());
-        $looked = ($this->look)($list);
+        $from = max(0, min(InvalidSheet::MOST_ROWS, $request->query->getInt('from')));
+        $looked = ($this->look)($list, $from, self::SHOWN);
+        $alike = AlikeMistakes::of($looked->mistakes, $list);
 
         return $this->render('stash/list.html.twig', [
             'list' => $list,
@@ -58,11 +63,17 @@ final class StashController extends Page
             'open_run' => $this->look->openRun($list),
             'half_out' => $this->look->halfOut($list),
             'sample' => $this->sample($list),
-            'mistakes' => \array_slice($looked->mistakes, 0, self::MISTAKES),
+            'alike' => \array_slice($alike, 0, self::MISTAKES),
+            'alike_left' => max(0, \count($alike) - self::MISTAKES),
+            'between' => \array_slice($looked->between, 0, self::BETWEEN),
+            'from' => $from,
+            'shown' => self::SHOWN,
+            'addresses' => $this->addresses($looked),
             'unknown' => \array_slice($looked->unknownPlaces, 0, self::PLACES, true),
             'fields' => StashField::cases(),
             'kinds' => Kind::cases(),
             'ways' => Doubles::cases(),
+            'pounds' => Basis::cases(),
             'problem' => $problem,
         ]);
     }
@@ -75,21 +86,20 @@ final class StashController extends Page
 
         return $this->attempt($request, function (Input $input) use ($list): string {
             $this->checkRests($list);
-            $list->hasHeadings = $input->isTicked('has_headings');
-            $columns = array_map(static fn (string $said): ?StashField => StashField::tryFrom($said), $input->list('columns'));
-            $list->columns = \array_slice(array_pad($columns, \count($list->headings), null), 0, \count($list->headings));
-            $this->checkColumns($input, $list);
+            $this->readColumns($input, $list);
             $list->kind = Kind::tryFrom($input->text('kind', 20));
             $list->doubles = $input->choice('doubles', Doubles::class);
+            $list->pounds = $input->has('pounds') ? $input->choice('pounds', Basis::class) : $list->pounds;
             $list->places = $this->readPlaces($input) + $list->places;
+            $list->nevertheless = self::readThings($input, $list);
             $input->check();
             $this->lists->keep($list);
 
             return $this->generateUrl('list', ['id' => $list->id]);
-        }, fn (Problem $problem): Response => $this->show($id, $problem));
+        }, fn (Problem $problem): Response => $this->show($request, $id, $problem));
     }
 
-    /** Cells that were mended. */
+    /** Cells that were mended, those that are alike by one field. */
     #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}/mend', name: 'mend_list', methods: ['POST'])]
     public function mend(Request $request, string $id): Response
     {
@@ -97,18 +107,16 @@ final class StashController extends Page
 
         return $this->attempt($request, function (Input $input) use ($list): string {
             $this->checkRests($list);
-            foreach (($this->look)($list)->mistakes as $mistake) {
-                $column = array_search($mistake->field, $list->columns, true);
-                if (false !== $column && $input->has('cell_'.$mistake->row)) {
-                    $cells = array_pad($mistake->cells, $column + 1, '');
-                    $cells[$column] = $input->text('cell_'.$mistake->row, 4000);
-                    $list->mended[$mistake->row] = array_values($cells);
+            foreach (AlikeMistakes::of(($this->look)($list)->mistakes, $list) as $alike) {
+                $field = 'cell_'.$alike->first->row;
+                foreach ($input->has($field) ? $alike->rows : [] as $row) {
+                    $list->mend($row, $alike->first->field, $alike->cells($row), $input->text($field, 4000));
                 }
             }
             $this->lists->keep($list);
 
             return $this->generateUrl('list', ['id' => $list->id]);
-        }, fn (Problem $problem): Response => $this->show($id, $problem));
+        }, fn (Problem $problem): Response => $this->show($request, $id, $problem));
     }
 
     #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}/take-in', name: 'take_list_in', methods: ['POST'])]
@@ -129,7 +137,7 @@ final class StashController extends Page
             }
 
             return $this->withDone($outcome->goTo, $run);
-        }, fn (Problem $problem): Response => $this->show($id, $problem));
+        }, fn (Problem $problem): Response => $this->show($request, $id, $problem));
     }
 
     #[Route('/stores/list/{id<[0-9a-f-]{1,36}>}/put-away', name: 'forget_list', methods: ['POST'])]
@@ -146,6 +154,42 @@ final class StashController extends Page
         if (null !== $this->look->openRun($list) || null !== $this->look->halfOut($list)) {
             throw StepRefused::goesOnElsewhere();
         }
+    }
+
+    /** Where other headings are chosen, they say what the columns are. */
+    private function readColumns(Input $input, StashList $list): void
+    {
+        $heading = $input->whole('heading_row', 0, StashList::rowsSeen());
+        if ($heading !== $list->headingRow) {
+            $list->takeHeadings($heading);
+
+            return;
+        }
+        $columns = array_map(static fn (string $said): ?StashField => StashField::tryFrom($said), $input->list('columns'));
+        $list->columns = \array_slice(array_pad($columns, $list->width, null), 0, $list->width);
+        $this->checkColumns($input, $list);
+    }
+
+    /** @return list<int> rows that are things although they look otherwise */
+    private static function readThings(Input $input, StashList $list): array
+    {
+        $asked = array_map(intval(...), $input->list('between'));
+        $ticked = array_map(intval(...), $input->list('things'));
+
+        return array_values(array_unique([...array_diff($list->nevertheless, $asked), ...array_intersect($asked, $ticked)]));
+    }
+
+    /** @return array<int, string> what the places are called that are shown, by their number */
+    private function addresses(Looked $looked): array
+    {
+        $addresses = [];
+        foreach ($looked->shown as $row) {
+            if (null !== $row->place && 0 !== $row->place) {
+                $addresses[$row->place] ??= $this->places->number($row->place)->address;
+            }
+        }
+
+        return $addresses;
     }
 
     private function checkColumns(Input $input, StashList $list): void
@@ -188,13 +232,17 @@ final class StashController extends Page
         }
     }
 
-    /** @return array<int, list<string>> the first rows, by their number */
+    /** @return array<int, list<string>> the first rows, by their number, with what stands above the headings */
     private function sample(StashList $list): array
     {
         $sample = [];
+        foreach (\array_slice($list->begins, 0, max(0, $list->headingRow - 1)) as $index => $cells) {
+            $sample[$index + 1] = array_pad($cells, $list->width, '');
+        }
+        $above = \count($sample);
         foreach ($this->lists->rows($list) as $row => $cells) {
-            $sample[$row] = array_pad($cells, \count($list->headings), '');
-            if (\count($sample) >= self::SAMPLE) {
+            $sample[$row] = array_pad($cells, $list->width, '');
+            if (\count($sample) >= $above + self::SAMPLE) {
                 break;
             }
         }

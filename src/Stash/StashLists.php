@@ -40,15 +40,16 @@ final readonly class StashLists
         $id = (string) Uuid::v7();
         $this->files->mkdir($this->folder($id), 0o700);
         try {
-            [$rows, $formulas] = $this->read($file->getPathname(), $this->rowsFile($id));
-            foreach ($this->lines($id) as $headings) {
-                $list = new StashList($id, (int) $who->id, mb_substr($file->getClientOriginalName(), 0, 120), $rows, $formulas, $headings);
-                $list->guess();
-                $this->keep($list);
-
-                return $list;
+            [$rows, $formulas, $width] = $this->read($file->getPathname(), $this->rowsFile($id));
+            if (0 === $rows) {
+                throw InvalidSheet::isEmpty();
             }
-            throw InvalidSheet::isEmpty();
+            $name = mb_substr($file->getClientOriginalName(), 0, 120);
+            $list = new StashList($id, (int) $who->id, $name, $rows, $formulas, $width, $this->begins($id));
+            $list->guess();
+            $this->keep($list);
+
+            return $list;
         } catch (InvalidSheet $invalid) {
             $this->files->remove($this->folder($id));
             throw $invalid;
@@ -115,11 +116,25 @@ final readonly class StashLists
     public function rows(StashList $list): iterable
     {
         foreach ($this->lines($list->id) as $index => $cells) {
-            if (0 === $index && $list->hasHeadings) {
+            if ($index < $list->headingRow) {
                 continue;
             }
             yield $index + 1 => $list->mended[$index + 1] ?? $cells;
         }
+    }
+
+    /** @return list<list<string>> */
+    private function begins(string $id): array
+    {
+        $rows = [];
+        foreach ($this->lines($id) as $index => $cells) {
+            if ($index >= StashList::rowsSeen()) {
+                break;
+            }
+            $rows[] = $cells;
+        }
+
+        return $rows;
     }
 
     /** @return iterable<int, list<string>> */
@@ -132,7 +147,7 @@ final readonly class StashLists
         }
     }
 
-    /** @return array{int, int} how many rows and formulas there are */
+    /** @return array{int, int, int} how many rows, formulas and columns there are */
     private function read(string $file, string $rows): array
     {
         $php = (new PhpExecutableFinder())->find(false);
@@ -144,11 +159,11 @@ final readonly class StashLists
             throw InvalidSheet::isDamaged();
         }
         $said = json_decode($process->getOutput(), true);
-        if (!\is_array($said) || !\is_int($said['rows'] ?? null) || !\is_int($said['formulas'] ?? null)) {
+        if (!\is_array($said) || !\is_int($said['rows'] ?? null) || !\is_int($said['formulas'] ?? null) || !\is_int($said['columns'] ?? null)) {
             throw \is_array($said) && \is_string($said['error'] ?? null) ? InvalidSheet::because($said['error']) : InvalidSheet::isDamaged();
         }
 
-        return [$said['rows'], $said['formulas']];
+        return [$said['rows'], $said['formulas'], $said['columns']];
     }
 
     private function clear(): void

@@ -24,13 +24,13 @@ final readonly class Grammage
     }
 
     /**
-     * Reads `216 gsm`, `216 g/m²`, `80 lb cover` or `110# index`.
+     * Reads `216 gsm`, `216 g/m²`, `g/m2 216`, `80 lb cover` or `110# index`.
      *
      * @throws InvalidGrammage if it is none of these, names no basis, or no paper weighs that
      */
     public static function parse(string $text): self
     {
-        $plain = mb_strtolower(trim($text));
+        $plain = (string) preg_replace('#^(gsm|g/m²|g/m2|lbs?\.?|\#)\s*(\d+(?:[.,]\d+)?)(?=\s|$)#uD', '$2 $1', mb_strtolower(trim($text)));
         if (1 === preg_match('#^(\d{1,4}(?:[.,]\d{1,2})?)\s*(?:gsm|g/m²|g/m2|g/qm|g|gr|grams?)$#uD', $plain, $m)) {
             return self::of((int) round(1000 * self::number($m[1])));
         }

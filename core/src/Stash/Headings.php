@@ -73,6 +73,27 @@ final class Headings
         return '';
     }
 
+    /**
+     * Returns which of the first rows of a list has its headings, from 1; 0 where none has. What stands above them, such as a title, tells
+     * fewer columns than they do.
+     *
+     * @param list<list<string>> $rows
+     */
+    public static function row(array $rows): int
+    {
+        $told = array_map(
+            static fn (array $cells): int => self::areHeadings(...$cells) ? \count(array_filter(self::match($cells))) : 0,
+            $rows,
+        );
+        $most = [] === $told ? 0 : max($told);
+        $best = array_search($most, $told, true);
+
+        return match (true) {
+            $most > 1 && false !== $best => $best + 1,
+            default => ($told[0] ?? 0) > 0 ? 1 : 0,
+        };
+    }
+
     /** Whether a row looks like headings: no number stands in it, and at least one column is told by it. */
     public static function areHeadings(string ...$cells): bool
     {

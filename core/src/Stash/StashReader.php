@@ -12,6 +12,7 @@ use Lottel\Core\Catalogue\PlaceRule;
 use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Paper\Basis;
 
 /** Reads rows of somebody's list, once it is known what its columns say. */
 final readonly class StashReader
@@ -30,6 +31,7 @@ final readonly class StashReader
      * @param list<StashField|null> $columns what each column says
      * @param list<string> $units what bare numbers of a column are measured in, empty where nothing is said
      * @param Kind|null $kind what a thing is of which neither a column nor its name tells it
+     * @param Basis $pounds of what pounds are that do not say it
      */
     public function __construct(
         private array $columns,
@@ -37,6 +39,7 @@ final readonly class StashReader
         private QuantityText $quantities,
         private ColourWords $colours = new ColourWords(),
         private ?Kind $kind = null,
+        private Basis $pounds = Basis::Cover,
     ) {
     }
 
@@ -56,7 +59,7 @@ final readonly class StashReader
         $kind = $this->kind($said['kind'] ?? '', $said['name'] ?? '');
         [$quantity, $isThere] = $this->quantity($said['quantity'] ?? '');
         $size = $this->size($said);
-        $weight = $said['weight'] ?? '';
+        [$weight, $isBasisTaken] = $this->weight($said['weight'] ?? '');
         $note = $said['note'] ?? '';
         if (null !== $kind && !$kind->isSheet() && Kind::Die !== $kind) {
             $more = [$note, '' === $size ? '' : 'Size: '.$size, '' === $weight ? '' : 'Weight: '.$weight];
@@ -66,7 +69,6 @@ final readonly class StashReader
         if (Kind::Die === $kind) {
             $weight = '';
         }
-
         $themes = $this->themes($said['themes'] ?? '');
 
         return new StashRow(
@@ -79,7 +81,23 @@ final readonly class StashReader
             $this->cents($said['price'] ?? ''),
             $said['shop'] ?? '',
             $this->season($said['season'] ?? ''),
+            $isBasisTaken && '' !== $weight,
         );
+    }
+
+    /**
+     * A weight as its column says it: of `110 lb / 300 gsm` the grams, of bare pounds those of the list.
+     *
+     * @return array{string, bool} as it is typed elsewhere, and whether it is not said of what the pounds are
+     */
+    private function weight(string $said): array
+    {
+        if (1 === preg_match('~(?:lb|#|pound).*?(\d+(?:[.,]\d+)?\s*(?:gsm|g/m²|g/m2))|(\d+(?:[.,]\d+)?\s*(?:gsm|g/m²|g/m2)).*?(?:lb|#|pound)~iu', $said, $m)) {
+            return [$m[2] ?? $m[1], false];
+        }
+        $isBare = 1 === preg_match('~^(?:\d+(?:[.,]\d+)?\s*(?:lbs?\.?|#|pounds?)|(?:lbs?\.?|#)\s*\d+(?:[.,]\d+)?)$~iuD', $said);
+
+        return [$isBare ? $said.' '.$this->pounds->value : $said, $isBare];
     }
 
     /**
@@ -122,7 +140,7 @@ final readonly class StashReader
 
         return match (true) {
             !$fits || !$isBare => $text,
-            'lb' === $unit => $text.' lb cover',
+            'lb' === $unit => $text.' lb',
             'gsm' === $unit => $text.' gsm',
             default => $text.' '.$unit,
         };

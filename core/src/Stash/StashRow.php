@@ -14,6 +14,7 @@ final readonly class StashRow
      * @param bool $isThere whether there is any of it; a list may name what has run out
      * @param string $place as the list names it, empty where it names none
      * @param int|null $cents what one cost
+     * @param bool $isBasisTaken whether it is not said of what the pounds of its weight are
      */
     public function __construct(
         public PastedThing $thing,
@@ -25,6 +26,7 @@ final readonly class StashRow
         public ?int $cents,
         public string $shop,
         public string $season,
+        public bool $isBasisTaken = false,
     ) {
     }
 

@@ -8,8 +8,10 @@ use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Paper\Basis;
 use Lottel\Core\Stash\Headings;
 use Lottel\Core\Stash\InvalidRow;
+use Lottel\Core\Stash\RowsBetween;
 use Lottel\Core\Stash\StashField as F;
 use Lottel\Core\Stash\StashReader;
 use Lottel\Core\Stash\StashRow;
@@ -56,6 +58,66 @@ final class StashTest extends TestCase
         self::assertFalse(Headings::areHeadings('Gull stamps', '3', 'C1'), 'a number stands in it');
         self::assertFalse(Headings::areHeadings('Gull', 'Tern'), 'nothing is told by it');
         self::assertFalse(Headings::areHeadings('', ''));
+    }
+
+    public function testHeadingsAreFoundBelowATitle(): void
+    {
+        $table = [['My stash', ''], ['written down in March', ''], ['Item', 'Qty'], ['Gull stamps', '1'], ['Petrel card', '24']];
+        self::assertSame(3, Headings::row($table));
+        self::assertSame(1, Headings::row(\array_slice($table, 2)));
+        self::assertSame(0, Headings::row(\array_slice($table, 3)), 'things alone');
+        self::assertSame(1, Headings::row([['Name'], ['Gull'], ['Tern']]), 'one column');
+        self::assertSame(0, Headings::row([]));
+    }
+
+    /** @return iterable<string, array{list<string>, string|null}> */
+    public static function rowsBetween(): iterable
+    {
+        yield 'a thing' => [['Gull stamps', '1', 'C1'], null];
+        yield 'a thing of which nothing but its name is said' => [['Gull stamps', '', ''], null];
+        yield 'nothing' => [['', ' ', ''], null];
+        yield 'a line' => [['-----', '', '==='], 'a line'];
+        yield 'the headings once more' => [['NAME', 'qty', 'Where'], 'the headings once more'];
+        yield 'other headings further down' => [['Item', 'Count', ''], 'the headings once more'];
+        yield 'a kind of thing' => [['Stencils', '', ''], 'a heading'];
+        yield 'shouted' => [['INKS & PENS', '', ''], 'a heading'];
+        yield 'with a colon' => [['Bought at the quay:', '', ''], 'a heading'];
+        yield 'framed' => [['--- paper ---', '', ''], 'a heading'];
+        yield 'in another column' => [['', 'Dies', ''], 'a heading'];
+        yield 'a sum' => [['Total', '48', ''], 'a sum'];
+        yield 'a thing that is called like a kind' => [['Die', '', ''], null];
+        yield 'a shouted thing with more than its name' => [['GULLS', '2', ''], null];
+        yield 'letters and a number' => [['TERN 12', '', ''], null];
+    }
+
+    /** @param list<string> $cells */
+    #[DataProvider('rowsBetween')]
+    public function testRowsThatAreNoThingsAreTold(array $cells, ?string $what): void
+    {
+        self::assertSame($what, (new RowsBetween(['Name', 'Qty', 'Where']))->of($cells));
+    }
+
+    /** @return iterable<string, array{string, string, Basis, float, bool}> what is said, the heading's unit, pounds of what, g/m², whether that was taken */
+    public static function weights(): iterable
+    {
+        yield 'its unit first' => ['g/m2 120', '', Basis::Cover, 120.0, false];
+        yield 'pounds of nothing, as the list' => ['80lb', '', Basis::Cover, 216.3, true];
+        yield 'pounds of nothing in a list of text papers' => ['80 lbs', '', Basis::Text, 118.4, true];
+        yield 'pounds by the heading' => ['80', 'lb', Basis::Cover, 216.3, true];
+        yield 'pounds that say of what' => ['80 lb text', 'lb', Basis::Cover, 118.4, false];
+        yield 'both' => ['110 lb / 300 gsm', '', Basis::Cover, 300.0, false];
+        yield 'both, the grams first' => ['300gsm (110#)', '', Basis::Cover, 300.0, false];
+        yield 'grams by the heading' => ['300', 'gsm', Basis::Cover, 300.0, false];
+    }
+
+    /** The pounds by the formula of US basis weights: 1 lb cover is 2.704 g/m², 1 lb text 1.480 g/m² (from memory). */
+    #[DataProvider('weights')]
+    public function testAWeightIsReadByItsColumn(string $said, string $unit, Basis $pounds, float $gsm, bool $isTaken): void
+    {
+        $columns = [F::Name, F::Kind, F::Weight];
+        $row = (new StashReader($columns, ['', '', $unit], new QuantityText(LengthUnit::Inch), pounds: $pounds))->read(['Card', 'paper', $said]);
+        self::assertEqualsWithDelta($gsm, $row?->thing->sheet->weight?->gsm(), 0.1);
+        self::assertSame($isTaken, $row?->isBasisTaken);
     }
 
     public function testARowIsReadWithAllThatItSays(): void
