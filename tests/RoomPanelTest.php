@@ -155,6 +155,17 @@ final class RoomPanelTest extends RoomTestCase
         self::assertSame('east', $this->get('/stores?wall=east')->filter('.beside .wall-tabs [aria-current]')->text());
     }
 
+    public function testTheNameOfAWallKeepsToItsWall(): void
+    {
+        $this->furnish();
+        $cart = ['template' => 'cart', 'letters' => 'D', 'unit_name' => 'cart', 'wall' => 'between the window and the door', 'rows' => '3', 'columns' => '1'];
+        $this->postAndFollow('/stores/new-unit', $cart);
+        $names = $this->get('/plan')->filter('.above .elevation .wall');
+        self::assertSame(2, $names->count());
+        self::assertMatchesRegularExpression('/^Between the.*…$/u', (string) preg_replace('/^.*door/', '', $names->eq(1)->text()));
+        self::assertSame('Between the window and the door', $names->eq(1)->filter('title')->text(), 'the whole of it is told');
+    }
+
     public function testOneUnitIsShownLargeWithWhatIsLitInIt(): void
     {
         $this->furnish();

@@ -11,6 +11,7 @@ use Lottel\Core\Cutting\CutStep;
 use Lottel\Core\Cutting\WorkPart;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
+use Lottel\Core\Measure\Rule;
 
 /**
  * Draws a cut as the paper lies at the trimmer: the edge that is measured from against the stop at the left, the rule along the top,
@@ -23,6 +24,9 @@ final readonly class BladeDrawing
     private const LEFT = 34.0;
     private const TOP = 58.0;
     private const SMALL = 76.0;
+
+    /** The width of a digit on the rule, in the typeface of plates at 14 pixels. */
+    private const DIGIT = 8.4;
     private const PLAIN = '#fffdf6';
     private const MOST_UNDER = 5;
 
@@ -90,26 +94,26 @@ final readonly class BladeDrawing
         }
 
         return \sprintf(
-            '<svg class="sheet-drawing" width="%1$.0f" height="%2$.0f" viewBox="-2 -2 %1$.1f %2$.1f" aria-hidden="true">%3$s</svg>',
+            '<svg class="sheet-drawing" width="%1$.0f" height="%2$.0f" viewBox="-2 -2 %1$.1f %2$.1f" aria-hidden="true">%3$s'
+                .'<rect class="sheet-edge" width="%4$.1f" height="%5$.1f"/></svg>',
             $root->width * $scale + 4,
             $root->height * $scale + 4,
             $this->tree($root, '1', 0, 0, $scale, Svg::escape($colour), array_filter($lit)),
+            $root->width * $scale,
+            $root->height * $scale,
         );
     }
 
     private function bed(CutStep $step, float $scale, float $depth): string
     {
-        $isInches = LengthUnit::Inch === $this->frame->measure();
-        $unit = $isInches ? Length::TICKS_PER_INCH : 10 * Length::TICKS_PER_MILLIMETRE;
-        $parts = $isInches ? 4 : 2;
-        $svg = \sprintf('<rect class="bed" x="1" y="1" width="%.1f" height="%.1f" rx="8"/>', self::WIDTH - 2, self::TOP + $depth + 16);
+        $unit = LengthUnit::Inch === $this->frame->measure() ? Length::TICKS_PER_INCH : 10 * Length::TICKS_PER_MILLIMETRE;
         $end = min($step->along() + $unit, (int) ((self::WIDTH - self::LEFT - 8) / $scale));
-        for ($at = 0, $number = 0; $at <= $end; $at += intdiv($unit, $parts), ++$number) {
-            $isWhole = 0 === $number % $parts;
+        $svg = \sprintf('<rect class="bed" x="1" y="1" width="%.1f" height="%.1f" rx="8"/>', self::WIDTH - 2, self::TOP + $depth + 16);
+        foreach (Rule::along($this->frame->measure(), $end, $scale, self::DIGIT)->marks as [$at, $number]) {
             $x = self::LEFT + $at * $scale;
-            $svg .= \sprintf('<path class="rule" d="M%1$.1f %2$.1fv%3$.1f"/>', $x, self::TOP - 22, $isWhole ? -9 : -4);
-            if ($isWhole) {
-                $svg .= \sprintf('<text class="rule-number" x="%.1f" y="%.1f">%d</text>', $x, self::TOP - 35, intdiv($number, $parts));
+            $svg .= \sprintf('<path class="rule" d="M%1$.1f %2$.1fv%3$.1f"/>', $x, self::TOP - 22, null !== $number ? -9 : -4);
+            if (null !== $number) {
+                $svg .= \sprintf('<text class="rule-number" x="%.1f" y="%.1f">%s</text>', $x, self::TOP - 35, $number);
             }
         }
 

@@ -21,7 +21,7 @@ final class PaperExtension extends AbstractExtension
             new TwigFunction('seen_scrap', (new ScrapPhotoDrawing())->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('piece_scale', $this->piece->scale(...)),
             new TwigFunction('piece_drawing', $this->piece->drawn(...), ['is_safe' => ['html']]),
-            new TwigFunction('paper_wall', $this->wall->drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('paper_wall', $this->wall->shelves(...), ['is_safe' => ['html']]),
             new TwigFunction('piece_leaves', fn (PieceAnswer $answer): string => $answer->leaves($this->frame->lengths())),
             new TwigFunction('piece_why_not', fn (PieceMiss $miss): string => $miss->why($this->frame->lengths())),
         ];

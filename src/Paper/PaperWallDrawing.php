@@ -25,36 +25,81 @@ final readonly class PaperWallDrawing
     private const PLAIN = '#fffdf6';
     private const GROUP_NAME = 14.5;
 
+    /** As many papers as go beside each other on a phone. */
+    private const MOST_BESIDE = 14;
+
     public function __construct(private UrlGeneratorInterface $urls)
     {
     }
 
-    /** @param array<string, list<PaperColumn>> $groups */
+    /**
+     * On one shelf, as a drawing that is taken along.
+     *
+     * @param array<string, list<PaperColumn>> $groups
+     */
     public function drawn(array $groups, PieceQuestion $question): string
     {
-        $svg = $boards = '';
+        $svg = '';
         $x = 4.0;
         foreach ($groups as $name => $columns) {
-            $from = $x;
-            foreach ($columns as $column) {
-                $svg .= $this->column($column, $x, $question);
-                $x += self::COLUMN;
-            }
-            $x = max($x, $from + TypeWidth::of($name, self::GROUP_NAME) + 4);
-            $boards .= \sprintf('<text class="group-name" x="%.1f" y="%.1f">%s</text>', ($from + $x) / 2, self::height() - 8, Svg::escape($name));
-            $x += self::GAP;
+            [$group, $width] = $this->group($name, $columns, $x, $question);
+            $svg .= $group;
+            $x += $width;
         }
 
+        return self::wrapped('paper-wall', 'All paper', $x, $svg);
+    }
+
+    /**
+     * On a page, group by group, so that what one shelf has no room for stands on further ones.
+     *
+     * @param array<string, list<PaperColumn>> $groups
+     */
+    public function shelves(array $groups, PieceQuestion $question): string
+    {
+        $html = '';
+        foreach ($groups as $name => $columns) {
+            foreach (array_chunk($columns, self::MOST_BESIDE) as $some) {
+                [$svg, $width] = $this->group($name, $some, 4.0, $question);
+                $html .= self::wrapped('paper-group', $name, $width, $svg);
+            }
+        }
+
+        return '<div class="paper-wall">'.$html.'</div>';
+    }
+
+    private static function wrapped(string $class, string $label, float $width, string $inside): string
+    {
         return \sprintf(
-            '<svg class="paper-wall" width="%.0f" height="%.0f" viewBox="0 0 %1$.0f %2$.0f" role="group" aria-label="All paper">'
-            .'<rect class="paper-shelf" y="%.1f" width="%1$.0f" height="%.1f"/>%s%s</svg>',
-            $x,
+            '<svg class="%s" width="%.0f" height="%.0f" viewBox="0 0 %2$.0f %3$.0f" role="group" aria-label="%s">'
+            .'<rect class="paper-shelf" y="%.1f" width="%2$.0f" height="%.1f"/>%s</svg>',
+            $class,
+            $width,
             self::height(),
+            Svg::escape($label),
             self::height() - self::SHELF,
             self::SHELF,
-            $svg,
-            $boards,
+            $inside,
         );
+    }
+
+    /**
+     * @param list<PaperColumn> $columns
+     *
+     * @return array{string, float} the group, and how wide it is with the gap behind it
+     */
+    private function group(string $name, array $columns, float $from, PieceQuestion $question): array
+    {
+        $svg = '';
+        $x = $from;
+        foreach ($columns as $column) {
+            $svg .= $this->column($column, $x, $question);
+            $x += self::COLUMN;
+        }
+        $x = max($x, $from + TypeWidth::of($name, self::GROUP_NAME) + 4);
+        $svg .= \sprintf('<text class="group-name" x="%.1f" y="%.1f">%s</text>', ($from + $x) / 2, self::height() - 8, Svg::escape($name));
+
+        return [$svg, $x - $from + self::GAP];
     }
 
     private static function height(): float

@@ -13,12 +13,16 @@ use Lottel\Core\Room\Elevation;
 use Lottel\Core\Room\Plate;
 use Lottel\Core\Room\Plates;
 use Lottel\Core\Words\Counted;
+use Lottel\Core\Words\TypeWidth;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** Writes walls as SVG. Colours and dashes come from classes; states have shapes of their own. */
 final class ElevationSvg
 {
     private const ADDRESS = 10.0;
+
+    /** Names of walls, at 12.5 pixels and bold, are as wide as this size is in the plain weight. */
+    private const WALL = 13.3;
     private const MOST_ADDRESS = 19.0;
 
     private readonly string $placeUrl;
@@ -156,17 +160,20 @@ final class ElevationSvg
     {
         $places = Counted::of($row->wall->places(), 'place');
         $count = Counted::of(\count($row->wall->units), 'unit').' · '.$places;
-        $isWide = $row->width > 7.0 * mb_strlen($row->wall->name.$count) + 20;
+        $whole = ucfirst($row->wall->name).($row->goesOn ? ', further on' : '');
+        $name = TypeWidth::cut($whole, self::WALL, $row->width - 8);
+        $isWide = $row->width > TypeWidth::of($whole, self::WALL) + TypeWidth::of($count, self::WALL) + 24;
 
         return \sprintf(
             '<path class="floor" d="M-2 %1$.1fh%2$.1fv%3$.0fh-%2$.1fz"/><path class="floor-edge" d="M-2 %1$.1fh%2$.1f"/>'
-            .'<text class="wall" x="4" y="%4$.1f">%5$s</text>%6$s',
+            .'<text class="wall" x="4" y="%4$.1f">%7$s%5$s</text>%6$s',
             $row->height,
             $row->width + 4,
             Elevation::BOARD,
             $row->height + 12.5,
-            Svg::escape(ucfirst($row->wall->name).($row->goesOn ? ', further on' : '')),
+            Svg::escape($name),
             $isWide && !$row->goesOn ? \sprintf('<text class="wall-count" x="%.1f" y="%.1f">%s</text>', $row->width - 4, $row->height + 12.5, $count) : '',
+            $name === $whole ? '' : '<title>'.Svg::escape($whole).'</title>',
         );
     }
 

@@ -31,6 +31,22 @@ final class TypeWidth
         return $width * $size / 1000;
     }
 
+    /** Returns the text, or as much of its beginning as goes into a width together with an ellipsis; empty where nothing does. */
+    public static function cut(string $text, float $size, float $width): string
+    {
+        if (self::of($text, $size) <= $width) {
+            return $text;
+        }
+        for ($many = mb_strlen($text) - 1; $many > 0; --$many) {
+            $cut = rtrim(mb_substr($text, 0, $many)).'…';
+            if (self::of($cut, $size) <= $width) {
+                return $cut;
+            }
+        }
+
+        return '';
+    }
+
     /**
      * Breaks a text into lines between its words, as few as it takes; a size such as 12 × 12 stays whole.
      *

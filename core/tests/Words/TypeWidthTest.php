@@ -29,4 +29,14 @@ final class TypeWidthTest extends TestCase
         self::assertSame(['blues', '12 × 12'], TypeWidth::lines('blues 12 × 12', 10, [TypeWidth::of('blues 12 ×', 10)]), 'a size stays whole');
         self::assertSame([''], TypeWidth::lines('', 10, [1.0]));
     }
+
+    public function testATextIsCutToAWidth(): void
+    {
+        self::assertSame('south wall', TypeWidth::cut('south wall', 10, TypeWidth::of('south wall', 10)));
+        self::assertSame('south…', TypeWidth::cut('south wall', 10, TypeWidth::of('south…', 10) + 0.1), 'without a space before it');
+        self::assertSame('', TypeWidth::cut('south wall', 10, 3.0));
+        foreach (range(0, 60, 5) as $width) {
+            self::assertLessThanOrEqual($width, TypeWidth::of(TypeWidth::cut('the wall with the door', 10, $width), 10));
+        }
+    }
 }
