@@ -121,10 +121,10 @@ final class LanTest extends OwnFileTestCase
     public function testTheServersCertificateIsVouchedForByTheRoomsAuthority(): void
     {
         $certificates = new Certificates($this->data);
-        $certificates->prepare('Tide Loft', ['192.0.2.7', 'fd00::7', 'loft.local'], new \DateTimeImmutable());
+        $certificates->prepare('Tide Loft', ['192.168.2.7', 'fd00::7', 'loft.local'], new \DateTimeImmutable());
         [$authority, $server] = [$certificates->path('authority.crt'), $certificates->path('server.crt')];
         $run = static fn (string ...$words): string => (new Process(['openssl', ...$words]))->mustRun()->getOutput();
-        foreach ([['-verify_ip', '192.0.2.7'], ['-verify_ip', 'fd00::7'], ['-verify_hostname', 'loft.local']] as $reached) {
+        foreach ([['-verify_ip', '192.168.2.7'], ['-verify_ip', 'fd00::7'], ['-verify_hostname', 'loft.local']] as $reached) {
             $said = $run('verify', '-CAfile', $authority, '-purpose', 'sslserver', ...[...$reached, $server]);
             self::assertStringContainsString('OK', $said);
         }
@@ -135,20 +135,58 @@ final class LanTest extends OwnFileTestCase
         self::assertSame('0600', substr(\sprintf('%o', fileperms($certificates->path('authority.key'))), -4));
     }
 
+    /** Held against the openssl of the system, which keeps to RFC 5280. */
+    public function testTheAuthorityVouchesForNothingOutsideOfOnesOwnNetwork(): void
+    {
+        $certificates = new Certificates($this->data);
+        $certificates->prepare('Tide Loft', ['loft.example.net', '192.168.2.7'], new \DateTimeImmutable());
+        [$authority, $server] = [$certificates->path('authority.crt'), $certificates->path('server.crt')];
+        $says = (new Process(['openssl', 'x509', '-in', $authority, '-noout', '-text']))->mustRun()->getOutput();
+        self::assertStringContainsString('X509v3 Name Constraints: critical', $says);
+        $reaches = static fn (string $crt, string $host): int => (new Process(
+            ['openssl', 'verify', '-CAfile', $authority, '-purpose', 'sslserver', '-verify_hostname', $host, $crt],
+        ))->run();
+        self::assertSame(0, $reaches($server, 'loft.example.net'), 'the name that it was made for');
+        foreach (['bank.example.com' => 2, 'shop.local' => 0] as $host => $expected) {
+            $key = $this->data.'/other.key';
+            $crt = $this->data.'/other.crt';
+            (new Process(['openssl', 'req', '-x509', '-newkey', 'ec', '-pkeyopt', 'ec_paramgen_curve:prime256v1', '-nodes', '-keyout', $key, '-out', $crt,
+                '-CA', $authority, '-CAkey', $certificates->path('authority.key'), '-subj', '/CN='.$host, '-addext', 'subjectAltName=DNS:'.$host,
+                '-addext', 'basicConstraints=critical,CA:FALSE', '-days', '30']))->mustRun();
+            self::assertSame($expected, $reaches($crt, $host), $host);
+        }
+    }
+
+    public function testTheAuthorityStaysWhereTheServerCanDoWithoutANameAndIsMadeAnewWhereItCannot(): void
+    {
+        $certificates = new Certificates($this->data);
+        $now = new \DateTimeImmutable();
+        self::assertFalse($certificates->prepare('Tide Loft', ['192.168.2.7', '2001:db8::7'], $now));
+        $authority = $certificates->authority();
+        self::assertFalse($certificates->prepare('Tide Loft', ['192.168.2.8', '2001:db8::8'], $now), 'its address on the Internet changes every day');
+        self::assertSame($authority, $certificates->authority());
+        $names = openssl_x509_parse((string) file_get_contents($certificates->path('server.crt')))['extensions']['subjectAltName'] ?? '';
+        self::assertSame('IP Address:192.168.2.8', $names);
+        self::assertTrue($certificates->prepare('Tide Loft', ['loft.example.net', '192.168.2.8'], $now), 'it is to be called by a name of the Internet');
+        self::assertNotSame($authority, $certificates->authority());
+        $check = (new Process(['openssl', 'verify', '-CAfile', $certificates->path('authority.crt'), $certificates->path('server.crt')]))->run();
+        self::assertSame(0, $check);
+    }
+
     public function testTheServersCertificateIsMadeAnewWhenItMustBeAndTheAuthorityNever(): void
     {
         $certificates = new Certificates($this->data);
         $now = new \DateTimeImmutable();
         $state = static fn (): array => [file_get_contents($certificates->path('authority.crt')), file_get_contents($certificates->path('server.crt'))];
-        $certificates->prepare('Tide Loft', ['192.0.2.7', 'fd00:0::7'], $now);
+        $certificates->prepare('Tide Loft', ['192.168.2.7', 'fd00:0::7'], $now);
         $first = $state();
-        $certificates->prepare('Tide Loft', ['192.0.2.7', 'fd00::7'], $now->modify('+300 days'));
+        $certificates->prepare('Tide Loft', ['192.168.2.7', 'fd00::7'], $now->modify('+300 days'));
         self::assertSame($first, $state(), 'nothing to do');
-        $certificates->prepare('Tide Loft', ['192.0.2.9'], $now);
+        $certificates->prepare('Tide Loft', ['192.168.2.9'], $now);
         $second = $state();
         self::assertSame($first[0], $second[0]);
         self::assertNotSame($first[1], $second[1], 'another address');
-        $certificates->prepare('Tide Loft', ['192.0.2.9'], $now->modify('+370 days'));
+        $certificates->prepare('Tide Loft', ['192.168.2.9'], $now->modify('+370 days'));
         self::assertSame($first[0], $state()[0]);
         self::assertNotSame($second[1], $state()[1], 'it ends soon');
     }

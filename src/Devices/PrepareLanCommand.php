@@ -43,8 +43,12 @@ final class PrepareLanCommand extends Command
         [$port, $plain, $name] = [$input->getArgument('port'), $input->getArgument('plain-port'), $input->getArgument('name')];
         \assert(is_numeric($port) && is_numeric($plain) && \is_string($name));
         $address = LanAddress::of(strtolower($name), (int) $port, (int) $plain);
-        $this->certificates->prepare($this->room->now(), $address->names, $this->clock->now());
+        $isAnother = $this->certificates->prepare($this->room->now(), $address->names, $this->clock->now());
         $this->files->write($address, $this->certificates);
+        if ($isAnother) {
+            $output->writeln(['', 'This room’s certificate could not vouch for '.$address->names[0].', so there is another one.'], OutputInterface::OUTPUT_RAW);
+            $output->writeln('Every tablet and phone has to take it in, as a new one does.', OutputInterface::OUTPUT_RAW);
+        }
         $output->writeln([
             '',
             'This room is served to the workroom: '.$address->url(),

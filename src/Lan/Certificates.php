@@ -29,19 +29,31 @@ final readonly class Certificates
     }
 
     /**
-     * Makes what is missing, what ends soon, and what does not name the server as it is reached now.
+     * Makes what is missing, what ends soon, and what does not name the server as it is reached now. The authority is made anew where it
+     * may not vouch for the name that is said first; for other names that it may not, the server goes without.
      *
-     * @param list<string> $names names and addresses by which the server is reached
+     * @param non-empty-list<string> $names names and addresses by which the server is reached
+     *
+     * @return bool whether devices that trusted the authority have to trust another one now
      */
-    public function prepare(string $room, array $names, \DateTimeImmutable $now): void
+    public function prepare(string $room, array $names, \DateTimeImmutable $now): bool
     {
         $this->files->mkdir(\dirname($this->path('x')), 0o700);
-        if (!$this->isThere()) {
-            $this->makeAuthority($room);
+        $isAnother = $this->isThere() && !$this->permits($names[0]);
+        if (!$this->isThere() || $isAnother) {
+            $this->makeAuthority($room, $names);
         }
-        if (!$this->isServerFit($names, $now)) {
-            $this->makeServer($names);
+        $vouched = array_values(array_filter($names, $this->permits(...)));
+        if (!$this->isServerFit($vouched, $now)) {
+            $this->makeServer($vouched);
         }
+
+        return $isAnother;
+    }
+
+    private function permits(string $name): bool
+    {
+        return PermittedNames::of($this->authority())?->permits($name) ?? true;
     }
 
     public function authority(): string
@@ -66,10 +78,17 @@ final readonly class Certificates
         return $this->dataDir.'/tls/'.$name;
     }
 
-    private function makeAuthority(string $room): void
+    /** @param list<string> $names */
+    private function makeAuthority(string $room, array $names): void
     {
         $key = self::newKey();
-        $config = $this->config("basicConstraints = critical, CA:TRUE, pathlen:0\nkeyUsage = critical, keyCertSign, cRLSign\nsubjectKeyIdentifier = hash");
+        $config = $this->config(implode("\n", [
+            'basicConstraints = critical, CA:TRUE, pathlen:0',
+            'keyUsage = critical, keyCertSign, cRLSign',
+            'extendedKeyUsage = serverAuth',
+            'subjectKeyIdentifier = hash',
+            'nameConstraints = '.PermittedNames::with($names)->extension(),
+        ]));
         $request = self::request(['commonName' => mb_substr('Lottel: '.$room, 0, 60), 'organizationName' => 'Lottel'], $key, $config);
         $certificate = openssl_csr_sign($request, null, $key, self::AUTHORITY_DAYS, $config, random_int(1, \PHP_INT_MAX));
         $this->keep('authority', $certificate, $key);
