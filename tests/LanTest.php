@@ -165,7 +165,7 @@ final class LanTest extends OwnFileTestCase
         $authority = $certificates->authority();
         self::assertFalse($certificates->prepare('Tide Loft', ['192.168.2.8', '2001:db8::8'], $now), 'its address on the Internet changes every day');
         self::assertSame($authority, $certificates->authority());
-        $names = openssl_x509_parse((string) file_get_contents($certificates->path('server.crt')))['extensions']['subjectAltName'] ?? '';
+        $names = In::of(openssl_x509_parse((string) file_get_contents($certificates->path('server.crt'))), 'extensions', 'subjectAltName');
         self::assertSame('IP Address:192.168.2.8', $names);
         self::assertTrue($certificates->prepare('Tide Loft', ['loft.example.net', '192.168.2.8'], $now), 'it is to be called by a name of the Internet');
         self::assertNotSame($authority, $certificates->authority());
