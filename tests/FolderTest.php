@@ -151,7 +151,7 @@ final class FolderTest extends RoomTestCase
         $page = $this->get($label);
         self::assertSame('Label of F1', $page->filter('h1')->text());
         self::assertStringContainsString('Gulls', $page->filter('.label-stage')->text());
-        $large = $this->get($label.'?format=front&width=90&height=40&code=1')->filter('.label-stage')->text();
+        $large = $this->get($label.'?format=front&width=90+mm&height=40+mm&code=1')->filter('.label-stage')->text();
         self::assertStringContainsString('stands in C5', $large);
         $this->get("/stores/labels/folder/{$folder}.pdf?code=1");
         self::assertStringStartsWith('%PDF', $this->browser->getInternalResponse()->getContent());

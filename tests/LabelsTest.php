@@ -225,12 +225,13 @@ final class LabelsTest extends RoomTestCase
     public function testASizeOfOnesOwnAndSizesThatCannotBe(): void
     {
         $this->furnish();
-        $page = $this->get('/stores/places/C1/label?format=front&width=85,5&height=30&code=1');
-        self::assertStringContainsString('85.5 × 30 mm', $this->text());
+        $page = $this->get('/stores/places/C1/label?format=front&width=3+3/8&height=30+mm&code=1');
+        self::assertStringContainsString('about 3⅜ × 1 3/16 in', $this->text());
         self::assertCount(1, $page->filter('.label-stage svg'));
-        foreach (['width=2&height=30', 'width=900&height=30', 'width=-3&height=30', 'width=big&height=30'] as $query) {
+        foreach (['width=2+mm&height=1', 'width=900&height=1', 'width=-3&height=1', 'width=big&height=1'] as $query) {
             $this->get('/stores/places/C1/label?format=front&'.$query);
             $this->assertCode(422, $query);
+            self::assertStringContainsString('A label is from ¼ in to 11¾ in wide and high', $this->text());
             $this->get('/stores/labels/place/'.$this->place('C1')->id.'.pdf?format=front&'.$query);
             $this->assertCode(400, $query);
         }

@@ -26,7 +26,7 @@ final class ArrowsTest extends TestCase
         'Catalogue' => ['Care', 'Colour', 'Log', 'Measure', 'Paper', 'Words'],
         'Furniture' => ['Measure'],
         'Filing' => ['Catalogue', 'Colour'],
-        'Label' => ['Catalogue'],
+        'Label' => ['Catalogue', 'Measure'],
         'Round' => ['Furniture'],
         'Stash' => ['Catalogue', 'Colour', 'Log', 'Paper'],
         'Room' => ['Furniture', 'Measure', 'Round', 'Words'],

@@ -7,6 +7,9 @@ namespace App\Labels;
 use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\LabelFormat;
 use Lottel\Core\Label\LabelSize;
+use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Measure\LengthParser;
+use Lottel\Core\Measure\LengthUnit;
 use Symfony\Component\HttpFoundation\InputBag;
 
 /** A single label as it is asked for: made for what, how large, with a code or without. */
@@ -21,13 +24,16 @@ final readonly class AskedLabel
      *
      * @throws InvalidLabel if it would be too small or too large
      */
-    public static function read(InputBag $query, LabelFormat $usual): self
+    public static function read(InputBag $query, LabelFormat $usual, LengthUnit $unit): self
     {
         $format = LabelFormat::tryFrom($query->getString('format')) ?? $usual;
         $was = $query->getString('was');
         $size = $format->size();
         if ('' === $was || $was === $format->value) {
-            $size = new LabelSize(self::tenths($query->getString('width'), $size->width), self::tenths($query->getString('height'), $size->height));
+            $size = new LabelSize(
+                self::tenths($query->getString('width'), $size->width, $unit),
+                self::tenths($query->getString('height'), $size->height, $unit),
+            );
         }
 
         return new self($format, $size, $query->has('code') || !$query->has('format'));
@@ -39,13 +45,16 @@ final readonly class AskedLabel
         return new self($format, null, true);
     }
 
-    /** Reads millimetres; 0 where they cannot be read. */
-    private static function tenths(string $typed, int $otherwise): int
+    /** Reads a length, in tenths of a millimetre; 0 where it cannot be read. */
+    private static function tenths(string $typed, int $otherwise, LengthUnit $unit): int
     {
-        return match (true) {
-            '' === $typed => $otherwise,
-            1 === preg_match('/^\d{1,3}([.,]\d)?$/D', $typed) => (int) round(10 * (float) str_replace(',', '.', $typed)),
-            default => 0,
-        };
+        if ('' === trim($typed)) {
+            return $otherwise;
+        }
+        try {
+            return (int) round(10 * (new LengthParser($unit))->parse($typed)->millimetres());
+        } catch (InvalidLength) {
+            return 0;
+        }
     }
 }

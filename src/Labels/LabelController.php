@@ -18,6 +18,7 @@ use Lottel\Core\Label\LabelFormat;
 use Lottel\Core\Label\LabelLayout;
 use Lottel\Core\Label\LabelText;
 use Lottel\Core\Label\PlacedLabel;
+use Lottel\Core\Measure\Length;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
@@ -69,7 +70,7 @@ final class LabelController extends Page
     public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf): Response
     {
         try {
-            $asked = AskedLabel::read($request->query, LabelFormat::Front);
+            $asked = AskedLabel::read($request->query, LabelFormat::Front, $this->frame->measure());
         } catch (InvalidLabel $problem) {
             throw new BadRequestHttpException($problem->getMessage(), $problem);
         }
@@ -126,9 +127,9 @@ final class LabelController extends Page
     {
         $error = null;
         try {
-            $asked = AskedLabel::read($request->query, $usual);
+            $asked = AskedLabel::read($request->query, $usual, $this->frame->measure());
         } catch (InvalidLabel $problem) {
-            [$asked, $error] = [AskedLabel::usual($usual), $problem->getMessage()];
+            [$asked, $error] = [AskedLabel::usual($usual), $problem->inWords($this->frame->lengths())];
         }
         $drawing = $this->layout->draw($asked->format, $text($asked), $asked->size);
         $size = $drawing->size;
@@ -141,11 +142,12 @@ final class LabelController extends Page
                 'title' => $title,
                 'format' => $asked->format,
                 'formats' => LabelFormat::cases(),
-                'size' => $size,
+                'width' => Length::ofTenthMillimetres($size->width),
+                'height' => Length::ofTenthMillimetres($size->height),
                 'has_code' => $asked->hasCode,
                 'error' => $error,
                 'drawing' => $this->svg->write($drawing, min(self::LARGEST_SCALE, self::MOST_PIXELS / $size->width)),
-                'query' => ['format' => $asked->format->value, 'width' => $size->width / 10, 'height' => $size->height / 10] +
+                'query' => ['format' => $asked->format->value, 'width' => $size->width / 10 .' mm', 'height' => $size->height / 10 .' mm'] +
                     ($asked->hasCode ? ['code' => 1] : []),
             ],
             new Response(status: null === $error ? 200 : 422),

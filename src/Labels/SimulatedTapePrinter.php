@@ -39,7 +39,7 @@ final readonly class SimulatedTapePrinter implements TapePrinter
                 throw TapeTrouble::otherWidth($inside->value, intdiv($label->size->height, 10));
             }
             if ($state['left'] < $label->size->width) {
-                throw TapeTrouble::out($state['left']);
+                throw TapeTrouble::out();
             }
             $state['left'] -= $label->size->width;
             array_unshift($state['last'], ['text' => $text, 'svg' => $this->svg->write($label), 'at' => $this->clock->now()->format('Y-m-d H:i:s')]);

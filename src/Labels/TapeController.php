@@ -10,6 +10,7 @@ use App\Web\Page;
 use App\Web\Problem;
 use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\Tape;
+use Lottel\Core\Measure\Length;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -86,6 +87,7 @@ final class TapeController extends Page
     private function show(?Problem $problem): Response
     {
         return $this->render('labels/tape.html.twig', [
+            'left' => Length::ofTenthMillimetres($this->printer->status()->left),
             'status' => $this->printer->status(),
             'tapes' => Tape::cases(),
             'waiting' => $this->make->waiting(self::MOST_SHOWN),

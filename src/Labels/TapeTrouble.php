@@ -19,9 +19,9 @@ final class TapeTrouble extends \DomainException implements Refusal
         return new self('The tape is jammed. Open the printer, pull the tape straight, and clear the jam.');
     }
 
-    public static function out(int $left): self
+    public static function out(): self
     {
-        return new self(\sprintf('The tape is out: %s mm are left, and the label is longer. Put a new tape in.', $left / 10));
+        return new self('The tape is out: what is left is shorter than the label. Put a new tape in.');
     }
 
     public static function otherWidth(int $inside, int $wanted): self

@@ -15,6 +15,7 @@ use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Usual;
+use Lottel\Core\Measure\VolumeFormat;
 use Lottel\Core\Measure\WeightFormat;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Clock\ClockInterface;
@@ -102,6 +103,11 @@ final class Frame implements ResetInterface
     public function lengths(): LengthFormat
     {
         return new LengthFormat($this->measure());
+    }
+
+    public function volumes(): VolumeFormat
+    {
+        return new VolumeFormat($this->measure());
     }
 
     public function weights(): WeightFormat

@@ -41,6 +41,8 @@ final class MeasureExtension extends AbstractExtension
                     : $this->frame->lengths()->number($size->width).' × '.$this->frame->lengths()->number($size->height),
             ),
             new TwigFilter('cuts_field', fn (?CutSizes $sizes): string => $sizes?->written($this->frame->lengths()) ?? ''),
+            new TwigFilter('rolled', fn (Length $length): string => $this->frame->lengths()->rolled($length)),
+            new TwigFilter('volume', fn (float $litres): string => $this->frame->volumes()->print($litres)),
             new TwigFilter('weight', fn (int $grams): string => $this->frame->weights()->print($grams)),
             new TwigFilter('weight_field', fn (?int $grams): string => null === $grams ? '' : $this->frame->weights()->field($grams)),
             new TwigFilter('mm_field', $this->mmField(...)),

@@ -59,9 +59,11 @@ export function furnished() {
 }
 
 export class Room {
-    static async demo() {
+    /** @param {(data: string) => void} change what is changed in its files before it opens */
+    static async demo(change = () => {}) {
         const data = mkdtempSync(join(tmpdir(), 'lottel-room-'));
         cpSync(furnished(), data, { recursive: true });
+        change(data);
         return new Room(data, true).start();
     }
 
