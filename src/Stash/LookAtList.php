@@ -36,7 +36,7 @@ final readonly class LookAtList
         $place = $this->places->finder($list);
         $known = array_map(static fn (KnownThing $thing): Tracking => $thing->tracking, $this->known());
         $in = $this->rowsThatAreIn($list);
-        $between = new RowsBetween(0 === $list->headingRow ? [] : $list->headings);
+        $between = new RowsBetween(0 === $list->headingRow ? [] : $list->headings, $list->width);
         $looked = new Looked(\count($in), $from, $many);
         foreach ($this->lists->rows($list) as $row => $cells) {
             if (isset($in[$row])) {

@@ -1,6 +1,6 @@
 // Starts rooms to test against, and people in browsers.
 import { execFileSync, spawn } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, existsSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, existsSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -46,11 +46,22 @@ export async function freePort() {
     });
 }
 
+// What runs have left behind that are over; another one may go on beside this one.
+function clearAfterOthers() {
+    for (const left of existsSync(cache) ? readdirSync(cache) : []) {
+        try {
+            process.kill(Number(left.split('-')[1]), 0);
+        } catch {
+            rmSync(join(cache, left), { recursive: true, force: true });
+        }
+    }
+}
+
 // The demo room is furnished once for a run of the tests and copied for each of them.
 export function furnished() {
     const data = join(cache, `demo-${process.env.LOTTEL_TEST_RUN ?? process.pid}`);
     if (!existsSync(join(data, 'room.sqlite'))) {
-        rmSync(cache, { recursive: true, force: true });
+        clearAfterOthers();
         mkdirSync(data, { recursive: true });
         console_(data, 'cache:clear', '--quiet');
         console_(data, 'lottel:demo');

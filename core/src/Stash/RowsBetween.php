@@ -13,8 +13,11 @@ final readonly class RowsBetween
     private const LINE = '/^[\s\p{Pd}=_*.·•~+#|\/\\\\]+$/uD';
     private const FRAMED = '/^[\p{Pd}=_*·•~+#]{2,}.*[\p{Pd}=_*·•~+#]{2,}$|^\p{Pd}\s.*\s\p{Pd}$/uD';
 
-    /** @param list<string> $headings of the list, empty where it has none */
-    public function __construct(private array $headings)
+    /**
+     * @param list<string> $headings of the list, empty where it has none
+     * @param int $width how many columns it has; a row may have fewer cells
+     */
+    public function __construct(private array $headings, private int $width)
     {
     }
 
@@ -32,7 +35,7 @@ final readonly class RowsBetween
             [] === preg_grep(self::LINE, $filled, \PREG_GREP_INVERT) => 'a line',
             $this->isHeadings($cells, $filled) => 'the headings once more',
             1 === preg_match(self::SUM, $filled[0]) => 'a sum',
-            1 === \count($filled) && \count($cells) > 1 && self::isHeading($filled[0]) => 'a heading',
+            1 === \count($filled) && $this->width > 1 && self::isHeading($filled[0]) => 'a heading',
             default => null,
         };
     }
@@ -43,10 +46,11 @@ final readonly class RowsBetween
      */
     private function isHeadings(array $cells, array $filled): bool
     {
-        $plain = static fn (string $text): string => mb_strtolower(trim($text));
-        $width = \count($cells);
-        $headings = \array_slice(array_pad($this->headings, $width, ''), 0, $width);
-        $isAgain = [] !== $this->headings && array_map($plain, $cells) === array_map($plain, $headings);
+        $plain = fn (array $row): array => array_map(
+            static fn (string $text): string => mb_strtolower(trim($text)),
+            \array_slice(array_pad($row, $this->width, ''), 0, $this->width),
+        );
+        $isAgain = [] !== $this->headings && $plain($cells) === $plain($this->headings);
 
         return $isAgain || (\count($filled) > 1 && !\in_array(null, Headings::match($filled), true) && Headings::areHeadings(...$filled));
     }

@@ -12,6 +12,7 @@ use Lottel\Core\Catalogue\PlaceRule;
 use Lottel\Core\Catalogue\Season;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Log\QuantityText;
+use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Paper\Basis;
 
 /** Reads rows of somebody's list, once it is known what its columns say. */
@@ -138,7 +139,11 @@ final readonly class StashReader
         };
         $isBare = 1 === preg_match('~^[\d\s./,×xX*½¼¾⅛⅜⅝⅞]+$~u', $text);
 
+        // A bare weight can only be grams where a room measures in millimetres.
+        $isGrams = StashField::Weight === $field && '' === $unit && LengthUnit::Millimetre === $this->quantities->unit;
+
         return match (true) {
+            $isGrams && $isBare => $text.' gsm',
             !$fits || !$isBare => $text,
             'lb' === $unit => $text.' lb',
             'gsm' === $unit => $text.' gsm',

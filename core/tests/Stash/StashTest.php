@@ -60,6 +60,15 @@ final class StashTest extends TestCase
         self::assertFalse(Headings::areHeadings('', ''));
     }
 
+    public function testABareWeightIsGramsInAMetricRoomAndAskedAboutInAnother(): void
+    {
+        $read = static fn (LengthUnit $unit): ?StashRow => (new StashReader([F::Name, F::Kind, F::Weight], ['', '', ''], new QuantityText($unit)))
+            ->read(['Card', 'paper', '220']);
+        self::assertSame(220.0, $read(LengthUnit::Millimetre)?->thing->sheet->weight?->gsm());
+        $this->expectExceptionMessage('Write it like 216 gsm or 80 lb cover');
+        $read(LengthUnit::Inch);
+    }
+
     public function testHeadingsAreFoundBelowATitle(): void
     {
         $table = [['My stash', ''], ['written down in March', ''], ['Item', 'Qty'], ['Gull stamps', '1'], ['Petrel card', '24']];
@@ -83,6 +92,8 @@ final class StashTest extends TestCase
         yield 'shouted' => [['INKS & PENS', '', ''], 'a heading'];
         yield 'with a colon' => [['Bought at the quay:', '', ''], 'a heading'];
         yield 'framed' => [['--- paper ---', '', ''], 'a heading'];
+        yield 'in a row of fewer cells' => [['CARDSTOCK'], 'a heading'];
+        yield 'the headings in a row of more cells' => [['Name', 'Qty', 'Where', ''], 'the headings once more'];
         yield 'in another column' => [['', 'Dies', ''], 'a heading'];
         yield 'a sum' => [['Total', '48', ''], 'a sum'];
         yield 'a thing that is called like a kind' => [['Die', '', ''], null];
@@ -94,7 +105,7 @@ final class StashTest extends TestCase
     #[DataProvider('rowsBetween')]
     public function testRowsThatAreNoThingsAreTold(array $cells, ?string $what): void
     {
-        self::assertSame($what, (new RowsBetween(['Name', 'Qty', 'Where']))->of($cells));
+        self::assertSame($what, (new RowsBetween(['Name', 'Qty', 'Where'], 3))->of($cells));
     }
 
     /** @return iterable<string, array{string, string, Basis, float, bool}> what is said, the heading's unit, pounds of what, g/m², whether that was taken */
