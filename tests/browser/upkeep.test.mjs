@@ -159,7 +159,7 @@ test('a shopping trip: what is due, what it may cost, and home with it', async (
 test('a drawer is weeded with one key each, and the month tells what became of it', async () => {
     const ada = await person(browser, room, 'ada', { bypassCSP: true });
     await ada.goto('/upkeep/idle?months=6&kind=embellishment');
-    assert.match(await ada.locator('.page-head').innerText(), /Not used for half a year[\s\S]*litres/);
+    assert.match(await ada.locator('.page-head').innerText(), /Not used for half a year[\s\S]*cu ft/);
     assert.ok((await ada.locator('.idle-volume svg').count()) > 0, 'as drawers');
     const parted = async () => Number((await ada.locator('.use-up-bins p b').nth(1).innerText()).replace(/,/g, ''));
     const before = await parted();

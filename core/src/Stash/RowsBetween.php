@@ -46,13 +46,22 @@ final readonly class RowsBetween
      */
     private function isHeadings(array $cells, array $filled): bool
     {
-        $plain = fn (array $row): array => array_map(
-            static fn (string $text): string => mb_strtolower(trim($text)),
-            \array_slice(array_pad($row, $this->width, ''), 0, $this->width),
-        );
-        $isAgain = [] !== $this->headings && $plain($cells) === $plain($this->headings);
+        $isAgain = [] !== $this->headings && $this->plain($cells) === $this->plain($this->headings);
 
         return $isAgain || (\count($filled) > 1 && !\in_array(null, Headings::match($filled), true) && Headings::areHeadings(...$filled));
+    }
+
+    /**
+     * @param list<string> $cells
+     *
+     * @return list<string> as many cells as the list has columns, in small letters
+     */
+    private function plain(array $cells): array
+    {
+        return array_map(
+            static fn (string $text): string => mb_strtolower(trim($text)),
+            \array_slice(array_pad($cells, $this->width, ''), 0, $this->width),
+        );
     }
 
     /** Whether words that stand alone in their row are about those below: a kind of thing, shouted, framed, or with a colon behind. */

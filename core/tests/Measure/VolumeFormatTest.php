@@ -14,7 +14,10 @@ final class VolumeFormatTest extends TestCase
     public function testAVolumeIsSaidInTheUnitOfTheRoom(): void
     {
         [$inches, $millimetres] = [new VolumeFormat(LengthUnit::Inch), new VolumeFormat(LengthUnit::Millimetre)];
-        self::assertSame(['61 cu in', '1,420 cu in', '6 cu in', 'a little'], array_map($inches->print(...), [1.0, 23.2, 0.1, 0.04]));
+        self::assertSame(
+            ['61 cu in', '1,420 cu in', '6.7 cu ft', '6 cu in', 'a little'],
+            array_map($inches->print(...), [1.0, 23.2, 190.4, 0.1, 0.04]),
+        );
         self::assertSame(['1 l', '23.2 l', '0.1 l', 'a little'], array_map($millimetres->print(...), [1.0, 23.2, 0.1, 0.04]));
     }
 }
