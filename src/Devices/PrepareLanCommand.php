@@ -46,7 +46,8 @@ final class PrepareLanCommand extends Command
         $isAnother = $this->certificates->prepare($this->room->now(), $address->names, $this->clock->now());
         $this->files->write($address, $this->certificates);
         if ($isAnother) {
-            $output->writeln(['', 'This room’s certificate could not vouch for '.$address->names[0].', so there is another one.'], OutputInterface::OUTPUT_RAW);
+            $said = \sprintf('This room’s certificate could not vouch for %s, so there is another one.', $address->names[0]);
+            $output->writeln(['', $said], OutputInterface::OUTPUT_RAW);
             $output->writeln('Every tablet and phone has to take it in, as a new one does.', OutputInterface::OUTPUT_RAW);
         }
         $output->writeln([

@@ -72,7 +72,7 @@ final class LabelController extends Page
         try {
             $asked = AskedLabel::read($request->query, LabelFormat::Front, $this->frame->measure());
         } catch (InvalidLabel $problem) {
-            throw new BadRequestHttpException($problem->getMessage(), $problem);
+            throw new BadRequestHttpException($problem->inWords($this->frame->lengths()), $problem);
         }
         $text = match ($subject) {
             'place' => $this->make->ofPlace(LabelledPlace::ofPlace($this->places->number($id)), $asked->format, $asked->hasCode),

@@ -82,6 +82,20 @@ final class Looked
         return \count(array_filter($this->between, static fn (LeftOutRow $row): bool => !$row->isThing));
     }
 
+    /** @return list<int> where what is shown will live, without what is not filed */
+    public function places(): array
+    {
+        return array_values(array_filter(array_map(static fn (ReadyRow $row): int => $row->place ?? 0, $this->shown), static fn (int $id): bool => 0 !== $id));
+    }
+
+    /** @return list<string> what those look like that are left out, each once */
+    public function leftOutAs(): array
+    {
+        $out = array_filter($this->between, static fn (LeftOutRow $row): bool => !$row->isThing);
+
+        return array_values(array_unique(array_map(static fn (LeftOutRow $row): string => $row->what, $out)));
+    }
+
     private function ready(int $number, StashRow $row, ?int $place, bool $adds): void
     {
         $nth = \count($this->ready);

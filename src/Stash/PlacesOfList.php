@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stash;
 
 use App\Database\Row;
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Furniture\Address;
 
@@ -34,6 +35,22 @@ final readonly class PlacesOfList
 
             return $byAddress[Address::asTyped($text)] ?? $byName[$plain] ?? $byAddress[Address::asTyped($beginning)] ?? null;
         };
+    }
+
+    /**
+     * @param list<int> $places
+     *
+     * @return array<int, string> what they are called, by their number
+     */
+    public function addresses(array $places): array
+    {
+        $rows = $this->database->fetchAllAssociative('SELECT id, address FROM place WHERE id IN (?)', [$places], [ArrayParameterType::INTEGER]);
+        $addresses = [];
+        foreach (Row::each($rows, static fn (Row $row): Row => $row) as $row) {
+            $addresses[$row->int('id')] = $row->text('address');
+        }
+
+        return $addresses;
     }
 
     /** @return array{array<string, int>, array<string, int>} */

@@ -29,8 +29,12 @@ final class StashController extends Page
     private const BETWEEN = 40;
     private const PLACES = 30;
 
-    public function __construct(private readonly StashLists $lists, private readonly LookAtList $look, private readonly Places $places)
-    {
+    public function __construct(
+        private readonly StashLists $lists,
+        private readonly LookAtList $look,
+        private readonly PlacesOfList $named,
+        private readonly Places $places,
+    ) {
     }
 
     #[Route('/stores/list', name: 'lists', methods: ['GET'])]
@@ -68,7 +72,7 @@ final class StashController extends Page
             'between' => \array_slice($looked->between, 0, self::BETWEEN),
             'from' => $from,
             'shown' => self::SHOWN,
-            'addresses' => $this->addresses($looked),
+            'addresses' => $this->named->addresses($looked->places()),
             'unknown' => \array_slice($looked->unknownPlaces, 0, self::PLACES, true),
             'fields' => StashField::cases(),
             'kinds' => Kind::cases(),
@@ -177,19 +181,6 @@ final class StashController extends Page
         $ticked = array_map(intval(...), $input->list('things'));
 
         return array_values(array_unique([...array_diff($list->nevertheless, $asked), ...array_intersect($asked, $ticked)]));
-    }
-
-    /** @return array<int, string> what the places are called that are shown, by their number */
-    private function addresses(Looked $looked): array
-    {
-        $addresses = [];
-        foreach ($looked->shown as $row) {
-            if (null !== $row->place && 0 !== $row->place) {
-                $addresses[$row->place] ??= $this->places->number($row->place)->address;
-            }
-        }
-
-        return $addresses;
     }
 
     private function checkColumns(Input $input, StashList $list): void

@@ -187,7 +187,7 @@ final class Frame implements ResetInterface
             return null;
         }
         $columns = $this->database->fetchAssociative(
-            'SELECT w.id, w.account_id, w.said, EXISTS (SELECT 1 FROM part_done q WHERE q.request_id = w.id) AS is_long,
+            'SELECT w.id, w.account_id, w.said, EXISTS (SELECT 1 FROM part_done q WHERE q.request_id = w.id AND q.parts > 1) AS is_long,
                     w.is_undoable AND (w.undone_by IS NULL OR '.HalfUndone::IS.')
                     AND EXISTS (SELECT 1 FROM step_change c WHERE c.request_id = w.id) AS is_undoable
              FROM write_request w WHERE w.id = ?',

@@ -93,8 +93,9 @@ final readonly class StashReader
      */
     private function weight(string $said): array
     {
-        if (1 === preg_match('~(?:lb|#|pound).*?(\d+(?:[.,]\d+)?\s*(?:gsm|g/m²|g/m2))|(\d+(?:[.,]\d+)?\s*(?:gsm|g/m²|g/m2)).*?(?:lb|#|pound)~iu', $said, $m)) {
-            return [$m[2] ?? $m[1], false];
+        $hasPounds = 1 === preg_match('~lb|#|pound~iu', $said);
+        if ($hasPounds && 1 === preg_match('~\d+(?:[.,]\d+)?\s*(?:gsm|g/m²|g/m2)~iu', $said, $grams)) {
+            return [$grams[0], false];
         }
         $isBare = 1 === preg_match('~^(?:\d+(?:[.,]\d+)?\s*(?:lbs?\.?|#|pounds?)|(?:lbs?\.?|#)\s*\d+(?:[.,]\d+)?)$~iuD', $said);
 
