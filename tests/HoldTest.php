@@ -53,6 +53,30 @@ final class HoldTest extends TestCase
         $others->stop(0);
     }
 
+    public function testWhatAnUpgradeBeganEndsWithIt(): void
+    {
+        $upgrade = new Process(['bash', '-euc', '. bin/turn; ends_with_me bash -c "echo \\$\\$; exec sleep 600"'], \dirname(__DIR__));
+        $upgrade->start();
+        $upgrade->waitUntil(static fn (string $type, string $said): bool => str_contains($said, "\n"));
+        $child = (int) $upgrade->getOutput();
+        self::assertNotSame('', @file_get_contents("/proc/{$child}/cmdline"));
+        $upgrade->signal(\SIGKILL);
+        $upgrade->stop(0);
+        for ($end = time() + 60; '' !== (string) @file_get_contents("/proc/{$child}/cmdline") && time() < $end;) {
+            usleep(20_000);
+        }
+        self::assertSame('', (string) @file_get_contents("/proc/{$child}/cmdline"));
+    }
+
+    public function testNothingThatChangesARoomOutlivesTheUpgradeThatBeganIt(): void
+    {
+        $lines = array_merge(...array_map(static fn (string $script): array => file(\dirname(__DIR__)."/bin/{$script}") ?: [], ['compile', 'prepare', 'upgrade']));
+        $begun = preg_grep('~php bin/console|bin/compile~', $lines) ?: [];
+        self::assertGreaterThan(8, \count($begun));
+        $bound = '~(ends_with_me|--pdeathsig KILL --) (php bin/console|bin/compile)~';
+        self::assertSame([], array_values(preg_grep($bound, preg_grep('~^\s*#|--daily~', $begun, \PREG_GREP_INVERT) ?: [], \PREG_GREP_INVERT) ?: []));
+    }
+
     private function holding(string $then): Process
     {
         return new Process(['bash', '-euc', "data={$this->room}; . bin/hold; hold_room; {$then}"], \dirname(__DIR__), ['LOTTEL_HELD' => false]);

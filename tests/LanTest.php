@@ -224,6 +224,7 @@ final class LanTest extends OwnFileTestCase
                 ++$killed;
             }
             $upgrade->wait();
+            $this->nothingGoesOnWithTheRoom();
             $room = new \PDO('sqlite:'.$this->data.'/room.sqlite');
             $whole = $room->query('PRAGMA integrity_check');
             self::assertSame('ok', false === $whole ? '' : $whole->fetchColumn());
@@ -240,6 +241,30 @@ final class LanTest extends OwnFileTestCase
         $upgrade->mustRun();
         $made = '~^Backup: \S+-before-migration(-\d+)?\.zip$~m';
         self::assertMatchesRegularExpression($made, $upgrade->getOutput(), 'one is made also where nothing is made newer');
+    }
+
+    /** What an upgrade had begun ends with it. */
+    private function nothingGoesOnWithTheRoom(): void
+    {
+        for ($left = $this->atWork(), $end = time() + 60; [] !== $left && time() < $end; $left = $this->atWork()) {
+            usleep(50_000);
+        }
+        self::assertSame([], $left);
+    }
+
+    /** @return list<string> the commands that have this room in their environment */
+    private function atWork(): array
+    {
+        $files = array_filter(glob('/proc/[0-9]*/environ') ?: [], fn (string $file): bool => str_contains(
+            "\0".@file_get_contents($file),
+            "\0LOTTEL_DATA={$this->data}\0",
+        ));
+
+        return array_values(array_map(static fn (string $file): string => strtr(
+            (string) @file_get_contents(\dirname($file).'/cmdline'),
+            "\0",
+            ' ',
+        ), $files));
     }
 
     private function upgrade(): Process

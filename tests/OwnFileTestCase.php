@@ -39,7 +39,7 @@ abstract class OwnFileTestCase extends RoomTestCase
     protected function moveInto(int $version): void
     {
         mkdir($this->data.'/photos', 0o700, true);
-        $this->console('doctrine:migrations:migrate', \sprintf('App\Migrations\Version20261125%06d', $version));
+        (new PreparedRooms(\dirname(__DIR__)))->copyTo($this->data, $version);
         $room = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
         $triggers = $room->query("SELECT name, sql FROM sqlite_master WHERE type = 'trigger'");
         /** @var array<string, string> $triggers */
