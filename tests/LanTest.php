@@ -246,10 +246,11 @@ final class LanTest extends OwnFileTestCase
     /** What an upgrade had begun ends with it. */
     private function nothingGoesOnWithTheRoom(): void
     {
-        for ($left = $this->atWork(), $end = time() + 60; [] !== $left && time() < $end; $left = $this->atWork()) {
+        $end = time() + 60;
+        while ([] !== $this->atWork() && time() < $end) {
             usleep(50_000);
         }
-        self::assertSame([], $left);
+        self::assertSame([], $this->atWork());
     }
 
     /** @return list<string> the commands that have this room in their environment */

@@ -1,6 +1,7 @@
 // Starts rooms to test against, and people in browsers.
 import { execFileSync, spawn } from 'node:child_process';
-import { cpSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, existsSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -46,34 +47,56 @@ export async function freePort() {
     });
 }
 
-// What runs have left behind that are over; another one may go on beside this one.
-function clearAfterOthers() {
+// What a furnished room follows from: the files it is made by, and the day, since its story ends today.
+function state() {
+    const hash = createHash('sha256').update(new Date().toISOString().slice(0, 10));
+    for (const part of ['src', 'core/src', 'config', 'migrations', 'templates', 'demo', 'vendor/.installed']) {
+        const files = statSync(join(root, part)).isFile() ? [''] : readdirSync(join(root, part), { recursive: true }).sort();
+        for (const file of files) {
+            const known = statSync(join(root, part, file));
+            if (known.isFile()) hash.update(`${part}/${file} ${known.size} ${known.mtimeMs}\n`);
+        }
+    }
+    return hash.digest('hex').slice(0, 16);
+}
+
+// What was furnished from other files, or by a run that was broken off; another run may go on beside this one.
+function clearAfterOthers(ours) {
     for (const left of existsSync(cache) ? readdirSync(cache) : []) {
         try {
-            process.kill(Number(left.split('-')[1]), 0);
+            if (left !== ours) process.kill(Number(left.split('-')[1]), 0);
         } catch {
             rmSync(join(cache, left), { recursive: true, force: true });
         }
     }
 }
 
-// The demo room is furnished once for a run of the tests and copied for each of them.
+// The demo room is furnished once for all tests, until something it follows from has changed, and copied for each of them.
 export function furnished() {
-    const data = join(cache, `demo-${process.env.LOTTEL_TEST_RUN ?? process.pid}`);
-    if (!existsSync(join(data, 'room.sqlite'))) {
-        clearAfterOthers();
-        mkdirSync(data, { recursive: true });
-        console_(data, 'cache:clear', '--quiet');
-        console_(data, 'lottel:demo');
+    const name = `demo-0-${state()}`;
+    const data = join(cache, name);
+    if (!existsSync(data)) {
+        clearAfterOthers(name);
+        const making = join(cache, `making-${process.pid}`);
+        mkdirSync(making, { recursive: true });
+        console_(making, 'lottel:demo');
+        if (existsSync(data)) rmSync(making, { recursive: true });
+        else renameSync(making, data);
     }
     return data;
 }
 
+const copyInto = (data) => {
+    for (const left of existsSync(data) ? readdirSync(data) : []) if (left !== 'secret') rmSync(join(data, left), { recursive: true, force: true });
+    cpSync(furnished(), data, { recursive: true });
+};
+
 export class Room {
     /** @param {(data: string) => void} change what is changed in its files before it opens */
     static async demo(change = () => {}) {
+        if (process.env.LOTTEL_TEST_SERVER && !SharedRoom.isInUse) return SharedRoom.furnishedAnew(change);
         const data = mkdtempSync(join(tmpdir(), 'lottel-room-'));
-        cpSync(furnished(), data, { recursive: true });
+        copyInto(data);
         change(data);
         return new Room(data, true).start();
     }
@@ -85,7 +108,7 @@ export class Room {
     // Served as people do, by bin/demo, which looks after the whole set-up at each start.
     static async demoByItsCommand() {
         const data = mkdtempSync(join(tmpdir(), 'lottel-room-'));
-        cpSync(furnished(), data, { recursive: true });
+        copyInto(data);
         const room = new Room(data, true);
         room.byCommand = true;
         return room.start();
@@ -96,9 +119,14 @@ export class Room {
         this.isDemo = isDemo;
     }
 
+    at(port) {
+        this.port = port;
+        this.url = `http://127.0.0.1:${port}`;
+        return this;
+    }
+
     async start() {
-        this.port ??= await freePort();
-        this.url = `http://127.0.0.1:${this.port}`;
+        this.at(this.port ?? (await freePort()));
         this.errors = '';
         const [command, words] = this.byCommand ? ['bin/demo', ['--port', String(this.port)]] : ['bin/serve', [this.data, String(this.port)]];
         this.process = spawn(command, words, {
@@ -126,6 +154,27 @@ export class Room {
     close() {
         this.kill();
         rmSync(this.data, { recursive: true, force: true });
+    }
+}
+
+// A room whose server goes on through the files of a run (run.mjs); its files are put back for each of them. What kills its server has one of its own.
+class SharedRoom extends Room {
+    static isInUse = false;
+
+    static async furnishedAnew(change) {
+        const { data, port } = JSON.parse(process.env.LOTTEL_TEST_SERVER);
+        copyInto(data);
+        change(data);
+        SharedRoom.isInUse = true;
+        return new SharedRoom(data, true).at(port);
+    }
+
+    kill() {
+        throw new Error('This server is shared.');
+    }
+
+    close() {
+        SharedRoom.isInUse = false;
     }
 }
 
