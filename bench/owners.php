@@ -15,7 +15,7 @@ use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Homes\Contents;
 use Lottel\Core\Homes\Reach;
 use Lottel\Core\Upkeep\Better\BetterHomes;
-use Lottel\Core\Upkeep\Better\Dwelling;
+use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\Household;
 use Lottel\Core\Upkeep\Counting\PlaceHistory;
 use Lottel\Core\Upkeep\Counting\RollingCount;
@@ -50,7 +50,7 @@ function drawn(int $many, float $crowded): int
 /**
  * @param array{things: int, places: int, kits: int, of: int, crowded: float} $owner
  *
- * @return array{list<Household>, array<int, Dwelling>} homes at random, use as half a year of kits makes it
+ * @return array{list<Household>, array<int, HomePlace>} homes at random, use as half a year of kits makes it
  */
 function livingRoom(array $owner): array
 {
@@ -83,7 +83,7 @@ function livingRoom(array $owner): array
     for ($id = 1; $id <= $owner['places']; ++$id) {
         $height = mt_rand(100, 2000);
         $inside = Box::ofMillimetres(300, mt_rand(90, 300), 350);
-        $dwellings[$id] = new Dwelling(
+        $dwellings[$id] = new HomePlace(
             $id,
             'P'.$id,
             (new Reach())->to(mt_rand(200, 5000), $height, 0 === mt_rand(0, 1) ? Access::Open : Access::Drawer),

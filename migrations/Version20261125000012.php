@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
-use App\Database\Row;
-use App\Database\StepJournal;
+use App\Platform\Database\Row;
+use App\Platform\Database\StepJournal;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\Migrations\AbstractMigration;
 use Lottel\Core\Measure\InvalidLength;

@@ -11,59 +11,88 @@ final class ArrowsTest extends TestCase
 {
     /** What an area may know of. A new arrow is written down here on purpose, or it is not drawn. */
     private const ALLOWED = [
-        'Backup' => ['Database', 'Log', 'Steps', 'Web'],
-        'Bench' => ['Database', 'Demo', 'People', 'Stores'],
-        'Catalogue' => ['Database', 'Log', 'Steps', 'Stores', 'Web'],
-        'Console' => [],
-        'Counting' => ['Catalogue', 'Database', 'Errands', 'Log', 'Paper', 'Security', 'Steps', 'Stores', 'Web'],
-        'Cutting' => ['Catalogue', 'Database', 'Kits', 'Labels', 'Log', 'Paper', 'Steps', 'Stores', 'Web'],
-        'Database' => [],
-        'Demo' => [
-            'Catalogue', 'Counting', 'Cutting', 'Database', 'Design', 'Find', 'Kits', 'Lending', 'Making', 'People', 'Rounds', 'Security', 'Shelf', 'Steps',
-            'Stores', 'Workshop',
-            'Year',
+        'Calendar/Lending' => [
+            'Calendar/Year', 'Kits/Kits', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Log', 'Room/Stores',
         ],
-        'Design' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Paper', 'Steps', 'Stores', 'Web'],
-        'Devices' => ['Database', 'Labels', 'Lan', 'Security', 'Steps', 'Stores', 'Web'],
-        'Errands' => ['Catalogue', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
-        'Exchange' => ['Backup', 'Catalogue', 'Database', 'Find', 'Log', 'People', 'Security', 'Web'],
-        'Figures' => ['Database', 'Web'],
-        'Filling' => ['Catalogue', 'Database', 'Stores', 'Web'],
-        'Find' => ['Catalogue', 'Database', 'Labels', 'Steps', 'Stores', 'Web'],
-        'Handing' => ['Database', 'Errands', 'Kits', 'People', 'Security', 'Steps', 'Web'],
-        'Health' => ['Backup', 'Database', 'Log', 'Web'],
-        'Idle' => ['Catalogue', 'Database', 'Errands', 'Log', 'Steps', 'Stores', 'Web'],
-        'Kits' => ['Catalogue', 'Database', 'Find', 'Log', 'Steps', 'Stores', 'Web'],
-        'Labels' => ['Catalogue', 'Database', 'Steps', 'Stores', 'Web'],
-        'Lan' => ['Web'],
-        'Lending' => ['Catalogue', 'Database', 'Kits', 'Log', 'Steps', 'Stores', 'Web', 'Year'],
-        'Lost' => ['Catalogue', 'Database', 'Errands', 'Steps', 'Stores', 'Web'],
-        'Lists' => ['Database', 'Web'],
-        'Log' => ['Database', 'Steps', 'Stores', 'Web'],
-        'Lying' => ['Catalogue', 'Database', 'Errands', 'Kits', 'Rounds', 'Steps', 'Stores', 'Web'],
-        'Making' => ['Catalogue', 'Database', 'Design', 'Find', 'Kits', 'Log', 'Rounds', 'Steps', 'Stores', 'Web'],
-        'Moving' => ['Catalogue', 'Database', 'Errands', 'Rehoming', 'Steps', 'Stores', 'Web'],
-        'Paper' => ['Catalogue', 'Database', 'Kits', 'Steps', 'Stores', 'Web'],
-        'People' => ['Security', 'Steps', 'Stores', 'Web'],
-        'Propose' => ['Catalogue', 'Database', 'Design', 'Kits', 'Steps', 'Stores', 'Web'],
-        'Restock' => ['Catalogue', 'Database', 'Kits', 'Steps', 'Web', 'Year'],
-        'Rehoming' => ['Catalogue', 'Database', 'Errands', 'Steps', 'Stores', 'Web'],
-        'Rounds' => ['Catalogue', 'Database', 'Find', 'Kits', 'Labels', 'Log', 'Steps', 'Stores', 'Web'],
-        'Schema' => ['Catalogue', 'Kits', 'Security', 'Stores'],
-        'Seasons' => ['Catalogue', 'Database', 'Errands', 'Rehoming', 'Steps', 'Stores', 'Web', 'Year'],
-        'Security' => ['Database'],
-        'Shelf' => ['Catalogue', 'Database', 'Kits', 'Log', 'Steps', 'Stores', 'Web', 'Year'],
-        'Stash' => ['Catalogue', 'Database', 'Security', 'Steps', 'Stores', 'Web'],
-        'Steps' => ['Database', 'Security'],
-        'Stores' => ['Database', 'Steps', 'Web'],
-        'Swatches' => ['Database', 'Design', 'Kits', 'Steps', 'Web'],
-        'Undo' => ['Catalogue', 'Database', 'Find', 'Log', 'Security', 'Steps', 'Stores', 'Web'],
-        'Upkeep' => [
-            'Backup', 'Catalogue', 'Counting', 'Errands', 'Filling', 'Lost', 'Lying', 'People', 'Rehoming', 'Seasons', 'Security', 'Steps', 'Stores', 'Web',
+        'Calendar/Shelf' => [
+            'Calendar/Year', 'Kits/Kits', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Log', 'Room/Stores',
         ],
-        'Web' => ['Database', 'Security', 'Steps'],
-        'Workshop' => ['Catalogue', 'Cutting', 'Database', 'Kits', 'Log', 'Making', 'Rounds', 'Steps', 'Stores', 'Web'],
-        'Year' => ['Catalogue', 'Database', 'Design', 'Kits', 'Security', 'Steps', 'Stores', 'Web'],
+        'Calendar/Year' => [
+            'Kits/Design', 'Kits/Kits', 'Platform/Database', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores',
+        ],
+        'Kits/Cutting' => [
+            'Kits/Kits', 'Kits/Paper', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Labels', 'Room/Log',
+            'Room/Stores',
+        ],
+        'Kits/Design' => ['Kits/Cutting', 'Kits/Kits', 'Kits/Paper', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores'],
+        'Kits/Kits' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Find', 'Room/Log', 'Room/Stores'],
+        'Kits/Making' => [
+            'Kits/Design', 'Kits/Kits', 'Kits/Rounds', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Find',
+            'Room/Log', 'Room/Stores',
+        ],
+        'Kits/Paper' => ['Kits/Kits', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores'],
+        'Kits/Propose' => ['Kits/Design', 'Kits/Kits', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores'],
+        'Kits/Rounds' => [
+            'Kits/Kits', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Find', 'Room/Labels', 'Room/Log',
+            'Room/Stores',
+        ],
+        'Kits/Swatches' => ['Kits/Design', 'Kits/Kits', 'Platform/Database', 'Platform/Steps', 'Platform/Web'],
+        'Kits/Workshop' => [
+            'Kits/Cutting', 'Kits/Kits', 'Kits/Making', 'Kits/Rounds', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue',
+            'Room/Log', 'Room/Stores',
+        ],
+        'People/Accounts' => ['Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Stores'],
+        'People/Handover' => ['Kits/Kits', 'People/Accounts', 'Platform/Database', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Upkeep/Rounds'],
+        'Platform/Backup' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Log'],
+        'Platform/Bench' => ['People/Accounts', 'Platform/Database', 'Platform/Demo', 'Room/Stores'],
+        'Platform/Console' => [],
+        'Platform/Database' => [],
+        'Platform/Demo' => [
+            'Calendar/Lending', 'Calendar/Shelf', 'Calendar/Year', 'Kits/Cutting', 'Kits/Design', 'Kits/Kits', 'Kits/Making', 'Kits/Rounds',
+            'Kits/Workshop', 'People/Accounts', 'Platform/Database', 'Platform/Security', 'Platform/Steps', 'Room/Catalogue', 'Room/Find',
+            'Room/Stores', 'Upkeep/Counting',
+        ],
+        'Platform/Devices' => ['Platform/Database', 'Platform/Lan', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Labels', 'Room/Stores'],
+        'Platform/Exchange' => [
+            'People/Accounts', 'Platform/Backup', 'Platform/Database', 'Platform/Security', 'Platform/Web', 'Room/Catalogue', 'Room/Find', 'Room/Log',
+        ],
+        'Platform/Health' => ['Platform/Backup', 'Platform/Database', 'Platform/Web', 'Room/Log'],
+        'Platform/Lan' => ['Platform/Web'],
+        'Platform/Schema' => ['Kits/Kits', 'Platform/Security', 'Room/Catalogue', 'Room/Stores'],
+        'Platform/Security' => ['Platform/Database'],
+        'Platform/Steps' => ['Platform/Database', 'Platform/Security'],
+        'Platform/Web' => ['Platform/Database', 'Platform/Security', 'Platform/Steps'],
+        'Room/Catalogue' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Log', 'Room/Stores'],
+        'Room/Find' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Labels', 'Room/Stores'],
+        'Room/Labels' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores'],
+        'Room/ListImport' => ['Platform/Database', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores'],
+        'Room/Lists' => ['Platform/Database', 'Platform/Web'],
+        'Room/Log' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Stores'],
+        'Room/Stores' => ['Platform/Database', 'Platform/Steps', 'Platform/Web'],
+        'Room/Undo' => ['Platform/Database', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Find', 'Room/Log', 'Room/Stores'],
+        'Upkeep/Capacity' => ['Platform/Database', 'Platform/Web', 'Room/Catalogue', 'Room/Stores'],
+        'Upkeep/Counting' => [
+            'Kits/Paper', 'Platform/Database', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Log', 'Room/Stores',
+            'Upkeep/Rounds',
+        ],
+        'Upkeep/Figures' => ['Platform/Database', 'Platform/Web'],
+        'Upkeep/Lost' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rounds'],
+        'Upkeep/Moving' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rehoming', 'Upkeep/Rounds'],
+        'Upkeep/Overview' => [
+            'People/Accounts', 'Platform/Backup', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores',
+            'Upkeep/Capacity', 'Upkeep/Counting', 'Upkeep/Lost', 'Upkeep/PutAway', 'Upkeep/Rehoming', 'Upkeep/Rounds', 'Upkeep/Seasons',
+        ],
+        'Upkeep/PutAway' => [
+            'Kits/Kits', 'Kits/Rounds', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rounds',
+        ],
+        'Upkeep/Rehoming' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rounds'],
+        'Upkeep/Restock' => ['Calendar/Year', 'Kits/Kits', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue'],
+        'Upkeep/Rounds' => ['Kits/Kits', 'Kits/Rounds', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Log', 'Room/Stores'],
+        'Upkeep/Seasons' => [
+            'Calendar/Year', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rehoming',
+            'Upkeep/Rounds',
+        ],
+        'Upkeep/Weeding' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Log', 'Room/Stores', 'Upkeep/Rounds'],
     ];
 
     public function testTheAreasKnowOfEachOtherOneWay(): void
@@ -85,6 +114,6 @@ final class ArrowsTest extends TestCase
 
     private static function arrows(): Arrows
     {
-        return Arrows::read(\dirname(__DIR__).'/src', 'App');
+        return Arrows::read(\dirname(__DIR__).'/src', 'App', 2);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Catalogue\Item;
-use App\Log\AuditReading;
+use App\Room\Catalogue\Item;
+use App\Room\Log\AuditReading;
 use Symfony\Component\DomCrawler\Crawler;
 
 final class LoopTest extends RoomTestCase

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Catalogue\Item;
+use App\Room\Catalogue\Item;
 use Doctrine\DBAL\Exception as DatabaseException;
 use PHPUnit\Framework\Attributes\DataProvider;
 

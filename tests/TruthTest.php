@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Tests;
 
-use App\Catalogue\Item;
-use App\Database\Row;
-use App\Log\AuditReading;
+use App\Platform\Database\Row;
+use App\Room\Catalogue\Item;
+use App\Room\Log\AuditReading;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What the pages say is so, and what was typed is not lost. */
@@ -313,7 +313,7 @@ final class TruthTest extends RoomTestCase
             'ribbon' => 'ribbon (by its name)',
             'ink' => 'ink (by its name)',
         ];
-        $quantities = $this->service(\App\Web\Frame::class)->quantities();
+        $quantities = $this->service(\App\Platform\Web\Frame::class)->quantities();
         $written = [];
         foreach (
             $this->database()->fetchAllAssociative(

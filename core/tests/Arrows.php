@@ -12,15 +12,16 @@ final readonly class Arrows
     {
     }
 
-    public static function read(string $folder, string $namespace): self
+    /** @param int<1, 2> $levels how many folders deep its parts lie */
+    public static function read(string $folder, string $namespace, int $levels = 1): self
     {
         $from = [];
-        foreach (glob($folder.'/*', \GLOB_ONLYDIR) ?: [] as $part) {
-            $name = basename($part);
+        foreach (glob($folder.str_repeat('/*', $levels), \GLOB_ONLYDIR) ?: [] as $part) {
+            $name = substr($part, \strlen($folder) + 1);
             $known = [];
             foreach ([...glob($part.'/*.php') ?: [], ...glob($part.'/*/*.php') ?: []] as $file) {
-                preg_match_all('/'.preg_quote($namespace, '/').'\\\\(\w+)\\\\\w/', (string) file_get_contents($file), $m);
-                $known = [...$known, ...$m[1]];
+                preg_match_all('/'.preg_quote($namespace, '/').str_repeat('\\\\(\w+)', $levels).'\\\\\w/', (string) file_get_contents($file), $m, \PREG_SET_ORDER);
+                $known = [...$known, ...array_map(static fn (array $found): string => implode('/', \array_slice($found, 1)), $m)];
             }
             $from[$name] = array_values(array_unique(array_diff($known, [$name])));
             sort($from[$name]);
@@ -62,9 +63,16 @@ final readonly class Arrows
             '```mermaid',
             'flowchart TD',
         ];
+        foreach ($this->wings() as $wing => $parts) {
+            $lines[] = "    subgraph {$wing}";
+            foreach ($parts as $part) {
+                $lines[] = \sprintf('        %s["%s"]', self::node($part), basename($part));
+            }
+            $lines[] = '    end';
+        }
         foreach ($this->from as $part => $known) {
             foreach ($known as $other) {
-                $lines[] = "    {$part} --> {$other}";
+                $lines[] = \sprintf('    %s --> %s', self::node($part), self::node($other));
             }
         }
         $lines = [...$lines, '```', '', '| layer | parts |', '|---|---|'];
@@ -73,5 +81,23 @@ final readonly class Arrows
         }
 
         return implode("\n", $lines)."\n";
+    }
+
+    /** @return array<string, list<string>> the parts of each folder of parts; none where parts lie in no folder */
+    private function wings(): array
+    {
+        $wings = [];
+        foreach (array_keys($this->from) as $part) {
+            if (str_contains($part, '/')) {
+                $wings[\dirname($part)][] = $part;
+            }
+        }
+
+        return $wings;
+    }
+
+    private static function node(string $part): string
+    {
+        return str_replace('/', '_', $part);
     }
 }

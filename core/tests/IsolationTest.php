@@ -72,7 +72,7 @@ final class IsolationTest extends TestCase
         return !str_contains($name, '\\');
     }
 
-    /** A name relative to the core's namespace, as in `Log\Place`. */
+    /** A name relative to the core's namespace, as in `Log\LoggedPlace`. */
     private function isRelative(string $name): bool
     {
         return class_exists('Lottel\Core\\'.$name) || enum_exists('Lottel\Core\\'.$name);

@@ -120,7 +120,7 @@ final class Arrangement
      *
      * @return array{int, int, int, int}
      */
-    private static function measure(Part $root, array $pieces): array
+    private static function measure(SheetPart $root, array $pieces): array
     {
         $area = $largest = 0;
         $leaves = $root->leaves();

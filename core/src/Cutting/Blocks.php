@@ -116,7 +116,7 @@ final class Blocks
     }
 
     /** Cuts a block of a set out of a part's left upper corner; false where the trimmer cannot, and the part is then spoilt. */
-    public function carve(Part $part, int $set, int $width, int $height, ?bool $alongXFirst = null): bool
+    public function carve(SheetPart $part, int $set, int $width, int $height, ?bool $alongXFirst = null): bool
     {
         $corner = $this->carver->trim($part, $width, $height, $alongXFirst);
         if (null === $corner) {
@@ -136,7 +136,7 @@ final class Blocks
             && $this->carve($first, $one, $w1, $h1, $alongXFirst) && $this->carve($corner->second, $set - $one, $w2, $h2, $alongXFirst);
     }
 
-    private function lay(Part $corner, int $set, int $width, int $height): bool
+    private function lay(SheetPart $corner, int $set, int $width, int $height): bool
     {
         $index = (int) array_search(1, $this->sets->counts[$set], true);
         foreach ($this->pieces[$index]->ways() as [$w, $h, $isTurned]) {
@@ -154,7 +154,7 @@ final class Blocks
     private function isCarved(int $set, int $width, int $height, Stock $stock): bool
     {
         foreach ([true, false] as $alongXFirst) {
-            if ($this->carve(new Part(0, 0, $stock->width, $stock->height), $set, $width, $height, $alongXFirst)) {
+            if ($this->carve(new SheetPart(0, 0, $stock->width, $stock->height), $set, $width, $height, $alongXFirst)) {
                 return true;
             }
         }

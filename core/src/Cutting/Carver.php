@@ -15,7 +15,7 @@ final readonly class Carver
      * Cuts the part down to a size at its left upper corner and returns that corner part; null where no order of the cuts is
      * possible. Of two possible orders the one that leaves the larger offcut is taken, unless $alongXFirst says which.
      */
-    public function trim(Part $part, int $width, int $height, ?bool $alongXFirst = null): ?Part
+    public function trim(SheetPart $part, int $width, int $height, ?bool $alongXFirst = null): ?SheetPart
     {
         if ($width > $part->width || $height > $part->height) {
             return null;
@@ -39,7 +39,7 @@ final readonly class Carver
     }
 
     /** Whether a part could be trimmed to a size. */
-    public function canTrim(Part $part, int $width, int $height): bool
+    public function canTrim(SheetPart $part, int $width, int $height): bool
     {
         if ($width > $part->width || $height > $part->height) {
             return false;
@@ -55,14 +55,14 @@ final readonly class Carver
     }
 
     /** Cuts once; null where the trimmer cannot. */
-    public function once(Part $part, bool $alongX, int $at): ?Part
+    public function once(SheetPart $part, bool $alongX, int $at): ?SheetPart
     {
         $allowed = $alongX ? $this->trimmer->allows($part->height, $at, $part->width - $at) : $this->trimmer->allows($part->width, $at, $part->height - $at);
 
         return $allowed ? $part->cut($alongX, $at) : null;
     }
 
-    private function canTwice(Part $part, int $width, int $height, bool $alongXFirst): bool
+    private function canTwice(SheetPart $part, int $width, int $height, bool $alongXFirst): bool
     {
         return $alongXFirst
             ? $this->trimmer->allows($part->height, $width, $part->width - $width) && $this->trimmer->allows($width, $height, $part->height - $height)

@@ -75,7 +75,7 @@ final readonly class CutPlanner
     }
 
     /** @param list<int> $keys */
-    private function renumber(Part $root, array $keys): void
+    private function renumber(SheetPart $root, array $keys): void
     {
         foreach ($root->leaves() as $leaf) {
             $leaf->piece = null === $leaf->piece ? null : $keys[$leaf->piece];
@@ -163,7 +163,7 @@ final readonly class CutPlanner
         return true;
     }
 
-    private function canCutPart(Part $part): bool
+    private function canCutPart(SheetPart $part): bool
     {
         if (null === $part->first || null === $part->second) {
             return true;

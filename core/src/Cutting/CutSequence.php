@@ -30,7 +30,7 @@ final readonly class CutSequence
     /**
      * Returns the cuts of parts that lie on the table.
      *
-     * @param list<array{int, string, Part}> $parts the number of each one's sheet, and its name there
+     * @param list<array{int, string, SheetPart}> $parts the number of each one's sheet, and its name there
      * @param int|null $setting what the trimmer is set to now
      *
      * @return list<CutStep>
@@ -95,7 +95,7 @@ final readonly class CutSequence
     /**
      * Returns as many parts of one size and one cut as lie on each other at once.
      *
-     * @param array<int, array{int, string, Part}> $here
+     * @param array<int, array{int, string, SheetPart}> $here
      *
      * @return non-empty-list<int>
      */
@@ -114,7 +114,7 @@ final readonly class CutSequence
         return [$largest[0], ...\array_slice($largest, 1, max(0, $this->stackHeight - 1))];
     }
 
-    private function edge(Part $part, int $setting): string
+    private function edge(SheetPart $part, int $setting): string
     {
         \assert(null !== $part->first);
         if ($part->isCutAlongX) {
@@ -125,10 +125,10 @@ final readonly class CutSequence
     }
 
     /**
-     * @param list<array{int, string, Part}> $open
+     * @param list<array{int, string, SheetPart}> $open
      * @param list<int> $cut
      *
-     * @return list<array{int, string, Part}>
+     * @return list<array{int, string, SheetPart}>
      */
     private function after(array $open, array $cut): array
     {

@@ -7,10 +7,10 @@ namespace Lottel\Core\Cutting;
 /** One piece of stock and how it is cut. */
 final class CutStock
 {
-    /** @var list<Part>|null */
+    /** @var list<SheetPart>|null */
     private ?array $free = null;
 
-    public function __construct(public readonly int $stock, public readonly Part $root)
+    public function __construct(public readonly int $stock, public readonly SheetPart $root)
     {
     }
 
@@ -18,14 +18,14 @@ final class CutStock
      * Returns the parts that are no piece and no narrower than a length; looked up once, so that it is only for stock that is
      * not cut any further.
      *
-     * @return list<Part>
+     * @return list<SheetPart>
      */
     public function free(int $narrowest): array
     {
         return $this->free ??= array_values(
             array_filter(
                 $this->root->leaves(),
-                static fn (Part $leaf): bool => null === $leaf->piece && $leaf->width >= $narrowest && $leaf->height >= $narrowest,
+                static fn (SheetPart $leaf): bool => null === $leaf->piece && $leaf->width >= $narrowest && $leaf->height >= $narrowest,
             ),
         );
     }

@@ -27,10 +27,10 @@ final class GreedyFill
      * @param list<int> $order indexes of pieces
      * @param array<int, int> $remaining how many of each may still be cut
      */
-    public function fill(Stock $stock, array $order, array $remaining, Filling $how): ?Part
+    public function fill(Stock $stock, array $order, array $remaining, Filling $how): ?SheetPart
     {
         $this->work += self::WORK_OF_A_START;
-        $root = new Part(0, 0, $stock->width, $stock->height);
+        $root = new SheetPart(0, 0, $stock->width, $stock->height);
         $free = [$root];
         $placed = 0;
         foreach ($order as $index) {
@@ -48,7 +48,7 @@ final class GreedyFill
     }
 
     /**
-     * @param list<Part> $free
+     * @param list<SheetPart> $free
      *
      * @return array{int, int, int, bool}|null the free part, and how the piece lies in it
      */
@@ -80,10 +80,10 @@ final class GreedyFill
     }
 
     /**
-     * @param list<Part> $free
+     * @param list<SheetPart> $free
      * @param array{int, int, int, bool} $spot
      *
-     * @return list<Part>
+     * @return list<SheetPart>
      */
     private function place(array $free, array $spot, int $index, Filling $how): array
     {
@@ -94,7 +94,7 @@ final class GreedyFill
         \assert(null !== $corner);
         $corner->piece = $index;
         $corner->isTurned = $isTurned;
-        array_splice($free, $at, 1, array_values(array_filter($part->leaves(), static fn (Part $leaf): bool => null === $leaf->piece)));
+        array_splice($free, $at, 1, array_values(array_filter($part->leaves(), static fn (SheetPart $leaf): bool => null === $leaf->piece)));
 
         return $free;
     }

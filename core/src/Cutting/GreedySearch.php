@@ -120,7 +120,7 @@ final class GreedySearch
      * @param list<int> $order
      * @param array<int, int> $remaining
      */
-    private function fill(Stock $stock, array $order, array $remaining, Filling $how, int $run): ?Part
+    private function fill(Stock $stock, array $order, array $remaining, Filling $how, int $run): ?SheetPart
     {
         $root = $this->filler->fill($stock, $order, $remaining, $how);
         if (null === $root || (!$stock->isSheet && 0 === $run % 2)) {
@@ -149,9 +149,9 @@ final class GreedySearch
      *
      * @param array<int, int> $remaining
      */
-    private function pattern(Stock $stock, array $remaining): ?Part
+    private function pattern(Stock $stock, array $remaining): ?SheetPart
     {
-        $root = new Part(0, 0, $stock->width, $stock->height);
+        $root = new SheetPart(0, 0, $stock->width, $stock->height);
         if (null === $this->table || !$this->table->carve($root, $this->carver)) {
             return null;
         }
@@ -165,7 +165,7 @@ final class GreedySearch
         return [] === $pieces ? null : $root;
     }
 
-    private function placedArea(Part $root): int
+    private function placedArea(SheetPart $root): int
     {
         $area = 0;
         foreach ($root->pieces() as $piece => $count) {
@@ -180,7 +180,7 @@ final class GreedySearch
      *
      * @param array<int, int> $remaining
      */
-    private function times(Part $root, array $remaining, int $most): int
+    private function times(SheetPart $root, array $remaining, int $most): int
     {
         foreach ($root->pieces() as $piece => $count) {
             $most = min($most, intdiv($remaining[$piece], $count));

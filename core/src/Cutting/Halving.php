@@ -35,9 +35,9 @@ final class Halving
     /**
      * Returns the plan of the true sheet; null where a piece would take up what it must not, so that the true size is to be planned.
      */
-    public static function onTrueSheet(Part $planned, Stock $true): ?Part
+    public static function onTrueSheet(SheetPart $planned, Stock $true): ?SheetPart
     {
-        $root = new Part(0, 0, $true->width, $true->height);
+        $root = new SheetPart(0, 0, $true->width, $true->height);
 
         return self::fill($root, $planned) ? $root : null;
     }
@@ -55,7 +55,7 @@ final class Halving
         return \in_array($side, array_map(static fn (int $mm): int => $mm * Length::TICKS_PER_MILLIMETRE, self::ODD_SIDES), true);
     }
 
-    private static function fill(Part $part, Part $planned): bool
+    private static function fill(SheetPart $part, SheetPart $planned): bool
     {
         [$first, $second] = [$planned->first, $planned->second];
         if (null === $first || null === $second) {

@@ -7,7 +7,7 @@ namespace Lottel\Core\Cutting;
 /** The stock of an arrangement while pieces are laid on it. What the arrangement shares with others is copied before it is changed. */
 final class Hand
 {
-    /** @var array<int, array{int, int, Part, int, bool}> free parts: width, height, the part, whose it is, whether of a scrap */
+    /** @var array<int, array{int, int, SheetPart, int, bool}> free parts: width, height, the part, whose it is, whether of a scrap */
     public array $free = [];
 
     /** @var list<array{CutStock, int|null}> stock, and its number in the arrangement while it is still shared */
@@ -51,7 +51,7 @@ final class Hand
     /** Takes a whole piece of stock in hand, and returns the number of the free part that it is. */
     public function open(int $stock): int
     {
-        $this->take(new CutStock($stock, new Part(0, 0, $this->stocks[$stock]->width, $this->stocks[$stock]->height)));
+        $this->take(new CutStock($stock, new SheetPart(0, 0, $this->stocks[$stock]->width, $this->stocks[$stock]->height)));
 
         return (int) array_key_last($this->free);
     }
@@ -66,7 +66,7 @@ final class Hand
     }
 
     /** Returns a free part that may be changed. */
-    public function own(int $at): Part
+    public function own(int $at): SheetPart
     {
         $owner = $this->free[$at][3];
         [$cut, $number] = $this->stock[$owner];
@@ -78,7 +78,7 @@ final class Hand
     }
 
     /** Replaces a free part by what its cuts leave free. */
-    public function cut(int $at, Part $part): void
+    public function cut(int $at, SheetPart $part): void
     {
         $owner = $this->free[$at][3];
         unset($this->free[$at]);
@@ -114,7 +114,7 @@ final class Hand
         }
     }
 
-    private function addFree(Part $part, int $owner): void
+    private function addFree(SheetPart $part, int $owner): void
     {
         $isScrap = !$this->stocks[$this->stock[$owner][0]->stock]->isSheet;
         foreach ($part->leaves() as $leaf) {

@@ -73,7 +73,7 @@ final class PatternTable
     }
 
     /** Cuts a part as the table's pattern says; false where the trimmer cannot. */
-    public function carve(Part $part, Carver $carver): bool
+    public function carve(SheetPart $part, Carver $carver): bool
     {
         $x = self::floor($this->xs, $part->width);
         $y = self::floor($this->ys, $part->height);

@@ -10,8 +10,8 @@ use Lottel\Core\Paper\Outline;
 final readonly class PieceInScrap
 {
     /**
-     * @param list<Part> $kept offcuts that are worth keeping, the largest first
-     * @param list<Part> $waste
+     * @param list<SheetPart> $kept offcuts that are worth keeping, the largest first
+     * @param list<SheetPart> $waste
      * @param int $cuts how many cuts it takes; of an outline it is not known
      */
     private function __construct(
@@ -35,11 +35,11 @@ final readonly class PieceInScrap
 
     private static function inRectangle(Scrap $scrap, int $width, int $height, Keep $keep): self
     {
-        $root = new Part(0, 0, $scrap->width, $scrap->height);
+        $root = new SheetPart(0, 0, $scrap->width, $scrap->height);
         $made = (new Carver(new Trimmer()))->trim($root, $width, $height) ?? throw new \LogicException('The piece does not lie in it so.');
-        $offcuts = array_values(array_filter($root->leaves(), static fn (Part $leaf): bool => $leaf !== $made));
-        usort($offcuts, static fn (Part $a, Part $b): int => $b->area() <=> $a->area());
-        $isKept = static fn (Part $part): bool => $keep->isWorth($part->width, $part->height);
+        $offcuts = array_values(array_filter($root->leaves(), static fn (SheetPart $leaf): bool => $leaf !== $made));
+        usort($offcuts, static fn (SheetPart $a, SheetPart $b): int => $b->area() <=> $a->area());
+        $isKept = static fn (SheetPart $part): bool => $keep->isWorth($part->width, $part->height);
 
         return new self(
             0,
@@ -47,7 +47,7 @@ final readonly class PieceInScrap
             $width,
             $height,
             array_values(array_filter($offcuts, $isKept)),
-            array_values(array_filter($offcuts, static fn (Part $part): bool => !$isKept($part))),
+            array_values(array_filter($offcuts, static fn (SheetPart $part): bool => !$isKept($part))),
             $root->cuts(),
         );
     }

@@ -282,7 +282,7 @@ final class Recutting
             if (!$hand->hasWhole($index) || (null !== $passedOver && 0 === $this->dice->roll($passedOver))) {
                 continue;
             }
-            $whole = new Part(0, 0, $this->stocks[$index]->width, $this->stocks[$index]->height);
+            $whole = new SheetPart(0, 0, $this->stocks[$index]->width, $this->stocks[$index]->height);
             foreach ($this->ways[$piece] as [$width, $height, $isTurned]) {
                 if ($this->carver->canTrim($whole, $width, $height)) {
                     return [$hand->open($index), $width, $height, $isTurned];

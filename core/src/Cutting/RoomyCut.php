@@ -31,7 +31,7 @@ final class RoomyCut
     }
 
     /** Returns the cut rectangle, or null where no offcut larger than an area can be left. */
-    public function cut(int $set, int $width, int $height, int $largerThan): ?Part
+    public function cut(int $set, int $width, int $height, int $largerThan): ?SheetPart
     {
         $this->room = $largerThan;
         $this->steps = $this->seen = [];
@@ -78,9 +78,9 @@ final class RoomyCut
         }
     }
 
-    private function carved(int $width, int $height, int $largerThan): ?Part
+    private function carved(int $width, int $height, int $largerThan): ?SheetPart
     {
-        $root = $part = new Part(0, 0, $width, $height);
+        $root = $part = new SheetPart(0, 0, $width, $height);
         foreach ($this->steps as [$alongX, $set, $block]) {
             $first = $part->cut($alongX, $alongX ? $block[0] : $block[1]);
             if (null === $part->second || !$this->blocks->carve($first, $set, $block[0], $block[1], $alongX)) {

@@ -28,13 +28,13 @@ final class SettingOrder
     /** @return list<int> */
     public function of(CutPlan $plan): array
     {
-        return $this->after(array_map(static fn (CutStock $cut): Part => $cut->root, $plan->used), null);
+        return $this->after(array_map(static fn (CutStock $cut): SheetPart => $cut->root, $plan->used), null);
     }
 
     /**
      * Returns the settings that follow the present one, at which all is cut first that can be.
      *
-     * @param list<Part> $parts
+     * @param list<SheetPart> $parts
      *
      * @return list<int>
      */
@@ -64,7 +64,7 @@ final class SettingOrder
     }
 
     /** Returns the number of a kind of part, the same for all that are cut alike; null where it is not cut. */
-    private function kind(Part $part): ?int
+    private function kind(SheetPart $part): ?int
     {
         if (null === $part->first || null === $part->second) {
             return null;

@@ -355,7 +355,7 @@ final class SmallJob
     }
 
     /** Cuts a set from a piece of stock, a sheet so that the largest offcut is left, and with few cuts. */
-    private function cut(int $index, int $set): Part
+    private function cut(int $index, int $set): SheetPart
     {
         $stock = $this->stocks[$index];
         $blocks = array_filter($this->blocks->of[$set], static fn (array $block): bool => $block[0] <= $stock->width && $block[1] <= $stock->height);
@@ -366,7 +366,7 @@ final class SmallJob
                 break;
             }
             foreach ([true, false] as $alongXFirst) {
-                $root = new Part(0, 0, $stock->width, $stock->height);
+                $root = new SheetPart(0, 0, $stock->width, $stock->height);
                 if (
                     $this->blocks->carve($root, $set, $width, $height, $alongXFirst)
                     && (null === $value || [$root->largestOffcut(), -$root->cuts()] > $value)

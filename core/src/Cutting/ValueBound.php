@@ -135,7 +135,7 @@ final class ValueBound
     /** @return array<int, int> how many of each piece are in the most valuable pattern */
     private static function pattern(PatternTable $table, Stock $stock): array
     {
-        $root = new Part(0, 0, $stock->width, $stock->height);
+        $root = new SheetPart(0, 0, $stock->width, $stock->height);
         $table->carve($root, new Carver(new Trimmer()));
 
         return $root->pieces();

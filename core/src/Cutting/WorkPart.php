@@ -35,7 +35,7 @@ final readonly class WorkPart
      *
      * @param list<int> $pieces what the plan's pieces are called here, by their number in the plan
      */
-    public static function planned(Part $part, array $pieces): self
+    public static function planned(SheetPart $part, array $pieces): self
     {
         if (null === $part->first || null === $part->second) {
             return new self($part->width, $part->height, null === $part->piece ? null : $pieces[$part->piece], $part->isTurned);
@@ -146,9 +146,9 @@ final readonly class WorkPart
     }
 
     /** Returns it as the planner knows it; a cut that is made is no part of that any more. */
-    public function part(): Part
+    public function part(): SheetPart
     {
-        $part = new Part(0, 0, $this->width, $this->height);
+        $part = new SheetPart(0, 0, $this->width, $this->height);
         $this->carve($part);
 
         return $part;
@@ -220,7 +220,7 @@ final readonly class WorkPart
             : $first->height + $second->height === $this->height && [$first->width, $second->width] === [$this->width, $this->width];
     }
 
-    private function carve(Part $part): void
+    private function carve(SheetPart $part): void
     {
         $part->piece = $this->piece;
         $part->isTurned = $this->isTurned;

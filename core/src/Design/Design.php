@@ -21,7 +21,7 @@ final readonly class Design
      * @param list<Layer> $layers from the bottom up
      * @param list<Block> $blocks
      * @param list<ListedPiece> $listed
-     * @param list<Thing> $things
+     * @param list<DesignThing> $things
      * @param list<string> $target colours that it is to come near to, as #rrggbb
      * @param int $next the number of the next part
      */
@@ -45,12 +45,12 @@ final readonly class Design
      * Returns it with some of its properties changed.
      *
      * @param array{form?: Form, quantity?: int, finished?: Sides, fold?: Fold, paper?: PaperChoice|null, spare?: int, layers?: list<Layer>,
-     *     blocks?: list<Block>, listed?: list<ListedPiece>, things?: list<Thing>, target?: list<string>, next?: int} $changed
+     *     blocks?: list<Block>, listed?: list<ListedPiece>, things?: list<DesignThing>, target?: list<string>, next?: int} $changed
      */
     public function with(array $changed): self
     {
         /** @var array{form: Form, quantity: int, finished: Sides, fold: Fold, paper: PaperChoice|null, spare: int,
-         *     layers: list<Layer>, blocks: list<Block>, listed: list<ListedPiece>, things: list<Thing>, target: list<string>, next: int} $all */
+         *     layers: list<Layer>, blocks: list<Block>, listed: list<ListedPiece>, things: list<DesignThing>, target: list<string>, next: int} $all */
         $all = $changed + get_object_vars($this);
 
         return new self(...$all);
@@ -236,9 +236,9 @@ final readonly class Design
     }
 
     /** Returns it with a thing in the place of the one of that item, or beside the others; one in a role of which there is one takes its place. */
-    public function taking(Thing $thing): self
+    public function taking(DesignThing $thing): self
     {
-        $stays = static fn (Thing $other): bool => $other->item !== $thing->item
+        $stays = static fn (DesignThing $other): bool => $other->item !== $thing->item
             && (ThingRole::Beside === $thing->role || $other->role !== $thing->role);
 
         return $this->with(['things' => [...array_values(array_filter($this->things, $stays)), $thing]]);
@@ -246,17 +246,17 @@ final readonly class Design
 
     public function notTaking(int $item): self
     {
-        return $this->with(['things' => array_values(array_filter($this->things, static fn (Thing $thing): bool => $thing->item !== $item))]);
+        return $this->with(['things' => array_values(array_filter($this->things, static fn (DesignThing $thing): bool => $thing->item !== $item))]);
     }
 
-    public function thing(int $item): ?Thing
+    public function thing(int $item): ?DesignThing
     {
-        return array_values(array_filter($this->things, static fn (Thing $thing): bool => $thing->item === $item))[0] ?? null;
+        return array_values(array_filter($this->things, static fn (DesignThing $thing): bool => $thing->item === $item))[0] ?? null;
     }
 
-    public function inRole(ThingRole $role): ?Thing
+    public function inRole(ThingRole $role): ?DesignThing
     {
-        return array_values(array_filter($this->things, static fn (Thing $thing): bool => $thing->role === $role))[0] ?? null;
+        return array_values(array_filter($this->things, static fn (DesignThing $thing): bool => $thing->role === $role))[0] ?? null;
     }
 
     private function withSpareMat(Block $block, int $number, int $spare): Block

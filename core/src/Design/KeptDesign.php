@@ -55,7 +55,7 @@ final class KeptDesign
                 'paper' => self::paper($piece->paper),
                 'spare' => $piece->spare,
             ], $design->listed),
-            'things' => array_map(static fn (Thing $thing): array => [$thing->item, $thing->role->value, $thing->each, $thing->total], $design->things),
+            'things' => array_map(static fn (DesignThing $thing): array => [$thing->item, $thing->role->value, $thing->each, $thing->total], $design->things),
             'target' => $design->target,
             'next' => $design->next,
         ];
@@ -95,7 +95,7 @@ final class KeptDesign
             array_map(self::layer(...), $kept['layers']),
             array_map(self::block(...), $kept['blocks']),
             array_map(self::listed(...), $kept['listed']),
-            array_map(static fn (array $thing): Thing => new Thing($thing[0], ThingRole::from($thing[1]), $thing[2], $thing[3]), $kept['things']),
+            array_map(static fn (array $thing): DesignThing => new DesignThing($thing[0], ThingRole::from($thing[1]), $thing[2], $thing[3]), $kept['things']),
             $kept['target'],
             $kept['next'],
         );

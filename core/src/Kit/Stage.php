@@ -16,7 +16,7 @@ enum Stage: string
     /**
      * Returns the next stage if a kit may go there.
      *
-     * @throws RefusedStep if it may not
+     * @throws RefusedStage if it may not
      */
     public function to(self $next): self
     {
@@ -28,7 +28,7 @@ enum Stage: string
             self::Closed => [],
         };
         if ($this !== $next && !\in_array($next, $allowed, true)) {
-            throw RefusedStep::stageCannotFollow($this, $next);
+            throw RefusedStage::stageCannotFollow($this, $next);
         }
 
         return $next;
@@ -39,12 +39,12 @@ enum Stage: string
      *
      * @param int $onTray how many different things are on its tray
      *
-     * @throws RefusedStep if anything is still on the tray (law 6)
+     * @throws RefusedStage if anything is still on the tray (law 6)
      */
     public function close(int $onTray): self
     {
         if ($onTray > 0) {
-            throw RefusedStep::trayIsNotEmpty($onTray);
+            throw RefusedStage::trayIsNotEmpty($onTray);
         }
 
         return self::Closed;

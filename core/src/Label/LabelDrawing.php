@@ -7,7 +7,7 @@ namespace Lottel\Core\Label;
 /** A label as it is to be drawn, in true size. */
 final readonly class LabelDrawing
 {
-    /** @param list<Mark> $marks */
+    /** @param list<LabelMark> $marks */
     public function __construct(public LabelSize $size, public bool $isRound, public array $marks)
     {
     }

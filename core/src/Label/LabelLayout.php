@@ -47,17 +47,17 @@ final class LabelLayout
         $marks = [];
         $x = 20.0;
         if (null !== $text->code && $inner >= self::LEAST_CODE) {
-            $marks[] = Mark::code($text->code, $x, 8, $inner);
+            $marks[] = LabelMark::code($text->code, $x, 8, $inner);
             $x += $inner + 16;
         }
         $face = $text->isAddress ? Face::Plate : Face::Bold;
         $line = [] === $text->lines || $inner < 90 ? '' : $text->lines[0];
         $headSize = $inner * ('' === $line ? 1.0 : 0.62);
         $lineSize = $inner * 0.34;
-        $marks[] = Mark::text($text->head, $x, 8 + $headSize * self::CAPITALS, $headSize, $face);
+        $marks[] = LabelMark::text($text->head, $x, 8 + $headSize * self::CAPITALS, $headSize, $face);
         $width = $face->width($text->head, $headSize);
         if ('' !== $line) {
-            $marks[] = Mark::text($line, $x, 8 + $inner - 0.2 * $lineSize, $lineSize, Face::Plain);
+            $marks[] = LabelMark::text($line, $x, 8 + $inner - 0.2 * $lineSize, $lineSize, Face::Plain);
             $width = max($width, Face::Plain->width($line, $lineSize));
         }
         $length = (int) ceil($x + $width + 20);
@@ -65,13 +65,13 @@ final class LabelLayout
         return new LabelDrawing(new LabelSize(max(LabelSize::LEAST, min(LabelSize::MOST, $length)), $height), false, $marks);
     }
 
-    /** @return list<Mark> */
+    /** @return list<LabelMark> */
     private function plain(LabelText $text, float $x, float $y, float $width, float $height): array
     {
         $marks = [];
         $side = min($height, self::MOST_CODE, $width / 3);
         if (null !== $text->code && $side >= self::LEAST_CODE) {
-            $marks[] = Mark::code($text->code, $x + $width - $side, $y + ($height - $side) / 2, $side);
+            $marks[] = LabelMark::code($text->code, $x + $width - $side, $y + ($height - $side) / 2, $side);
             $width -= $side + self::MARGIN;
         }
 
@@ -81,7 +81,7 @@ final class LabelLayout
     /**
      * A head and lines below it, all as large as goes.
      *
-     * @return list<Mark>
+     * @return list<LabelMark>
      */
     private function words(LabelText $text, float $x, float $y, float $width, float $height, bool $isCentred = false): array
     {
@@ -93,31 +93,31 @@ final class LabelLayout
         $wrapped = $this->wrapped($lines, $width, $height - $head->height * self::CAPITALS);
         $used =
             $head->height * self::CAPITALS +
-            array_sum(array_map(static fn (Mark $line): float => 1.25 * $line->height, $wrapped)) +
+            array_sum(array_map(static fn (LabelMark $line): float => 1.25 * $line->height, $wrapped)) +
             self::TAILS * ($wrapped[0]->height ?? 0.0);
         $at = $y + max(0.0, ($height - $used) / 2) + $head->height * self::CAPITALS;
-        $marks = [Mark::text($head->text, $anchor, $at, $head->height, $face, $isCentred)];
+        $marks = [LabelMark::text($head->text, $anchor, $at, $head->height, $face, $isCentred)];
         foreach ($wrapped as $line) {
             $at += 1.25 * $line->height;
-            $marks[] = Mark::text($line->text, $anchor, $at, $line->height, Face::Plain, $isCentred);
+            $marks[] = LabelMark::text($line->text, $anchor, $at, $line->height, Face::Plain, $isCentred);
         }
 
         return $marks;
     }
 
     /** Returns a line in the largest size in which it is no wider, shortened where even the smallest is too large. */
-    private function fitted(string $text, float $width, float $most, Face $face): Mark
+    private function fitted(string $text, float $width, float $most, Face $face): LabelMark
     {
         $size = min($most, $width / max(1e-6, $face->width('' === $text ? ' ' : $text, 1.0)));
         if ($size >= self::LEAST_TEXT) {
-            return Mark::text($text, 0, 0, $size, $face);
+            return LabelMark::text($text, 0, 0, $size, $face);
         }
         $size = min($most, self::LEAST_TEXT);
         while (mb_strlen($text) > 1 && $face->width($text.'…', $size) > $width) {
             $text = rtrim(mb_substr($text, 0, -1));
         }
 
-        return Mark::text($text.'…', 0, 0, $size, $face);
+        return LabelMark::text($text.'…', 0, 0, $size, $face);
     }
 
     /**
@@ -125,7 +125,7 @@ final class LabelLayout
      *
      * @param list<string> $lines
      *
-     * @return list<Mark>
+     * @return list<LabelMark>
      */
     private function wrapped(array $lines, float $width, float $height): array
     {
@@ -135,12 +135,12 @@ final class LabelLayout
         for ($size = self::MOST_TEXT; $size >= self::LEAST_TEXT; $size -= 3.5) {
             $broken = array_merge(...array_map(fn (string $line): array => $this->broken($line, $width, $size), $lines));
             if (1.25 * $size * \count($broken) + self::TAILS * $size <= $height) {
-                return array_map(fn (string $line): Mark => $this->fitted($line, $width, $size, Face::Plain), $broken);
+                return array_map(fn (string $line): LabelMark => $this->fitted($line, $width, $size, Face::Plain), $broken);
             }
         }
         $count = max(0, (int) (($height - self::TAILS * self::LEAST_TEXT) / (1.25 * self::LEAST_TEXT)));
 
-        return array_map(fn (string $line): Mark => $this->fitted($line, $width, self::LEAST_TEXT, Face::Plain), \array_slice($lines, 0, $count));
+        return array_map(fn (string $line): LabelMark => $this->fitted($line, $width, self::LEAST_TEXT, Face::Plain), \array_slice($lines, 0, $count));
     }
 
     /** @return list<string> */
@@ -163,7 +163,7 @@ final class LabelLayout
     /**
      * Both halves say the same, so that it can be read from either side.
      *
-     * @return list<Mark>
+     * @return list<LabelMark>
      */
     private function tab(LabelText $text, LabelSize $size): array
     {
@@ -171,13 +171,13 @@ final class LabelLayout
         $bare = new LabelText($text->head, $text->lines, null, null, [], $text->isAddress);
 
         return [
-            Mark::fold($half, 0, 0, $size->height),
+            LabelMark::fold($half, 0, 0, $size->height),
             ...$this->plain($bare, self::MARGIN, self::MARGIN, $half - 2 * self::MARGIN, $size->height - 2 * self::MARGIN),
             ...$this->plain($bare, $half + self::MARGIN, self::MARGIN, $half - 2 * self::MARGIN, $size->height - 2 * self::MARGIN),
         ];
     }
 
-    /** @return list<Mark> */
+    /** @return list<LabelMark> */
     private function lid(LabelText $text, LabelSize $size): array
     {
         $side = min($size->width, $size->height);
@@ -190,7 +190,7 @@ final class LabelLayout
         }
 
         return [
-            Mark::code($text->code, $left + ($square - $code) / 2, $top, $code),
+            LabelMark::code($text->code, $left + ($square - $code) / 2, $top, $code),
             ...$this->words(
                 new LabelText($text->head, \array_slice($text->lines, 0, 1), null, null, [], $text->isAddress),
                 $left,
@@ -202,17 +202,17 @@ final class LabelLayout
         ];
     }
 
-    /** @return list<Mark> */
+    /** @return list<LabelMark> */
     private function swatch(LabelText $text, LabelSize $size): array
     {
         $high = $size->height * 0.5;
-        $patch = null === $text->colour ? [] : [Mark::patch(0, 0, $size->width, $high, $text->colour)];
+        $patch = null === $text->colour ? [] : [LabelMark::patch(0, 0, $size->width, $high, $text->colour)];
         $top = [] === $patch ? self::MARGIN : $high + 12;
 
         return [...$patch, ...$this->plain($text, self::MARGIN, $top, $size->width - 2 * self::MARGIN, $size->height - $top - 12)];
     }
 
-    /** @return list<Mark> */
+    /** @return list<LabelMark> */
     private function contents(LabelText $text, LabelSize $size): array
     {
         $width = $size->width - 4 * self::MARGIN;
@@ -225,10 +225,10 @@ final class LabelLayout
         foreach ($shown as $content) {
             $at += $line;
             $fitted = $this->fitted($content, $width, $line / 1.3, Face::Plain);
-            $marks[] = Mark::text($fitted->text, 2 * self::MARGIN, $at, $fitted->height, Face::Plain);
+            $marks[] = LabelMark::text($fitted->text, 2 * self::MARGIN, $at, $fitted->height, Face::Plain);
         }
         if (\count($shown) < \count($text->contents)) {
-            $marks[] = Mark::text(\sprintf('and %d more', \count($text->contents) - \count($shown)), 2 * self::MARGIN, $at + $line, $line / 1.3, Face::Bold);
+            $marks[] = LabelMark::text(\sprintf('and %d more', \count($text->contents) - \count($shown)), 2 * self::MARGIN, $at + $line, $line / 1.3, Face::Bold);
         }
 
         return $marks;

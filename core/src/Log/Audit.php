@@ -12,7 +12,7 @@ final class Audit
      *
      * @param array<int, array<int, int>> $believed place to quantity, by item
      * @param array<int, array<int, int>> $recomputed place to quantity, by item
-     * @param array<int, Place> $places by id
+     * @param array<int, LoggedPlace> $places by id
      * @param array<int, Tracking> $trackings by item
      *
      * @return list<array{item: int, place: int|null, what: string, believed: int, recomputed: int}>
@@ -64,7 +64,7 @@ final class Audit
     }
 
     /** @return list<string> */
-    private function wrong(?Place $place, int $stored, int $true): array
+    private function wrong(?LoggedPlace $place, int $stored, int $true): array
     {
         $wrong = [];
         if ($stored !== $true) {
@@ -80,7 +80,7 @@ final class Audit
         return $wrong;
     }
 
-    /** @param array<int, Place> $places */
+    /** @param array<int, LoggedPlace> $places */
     private function isInside(array $places, int $place): bool
     {
         return !isset($places[$place]) || $places[$place]->nature->isInside();

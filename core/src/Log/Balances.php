@@ -17,7 +17,7 @@ final class Balances
     private array $inside = [];
 
     /** Takes over a stored balance without judging it. */
-    public function load(int $item, Place $place, int $quantity): void
+    public function load(int $item, LoggedPlace $place, int $quantity): void
     {
         $this->inside[$place->id] = $place->nature->isInside();
         $this->set($item, $place->id, $quantity);

@@ -11,8 +11,8 @@ final readonly class LifeLine
         public \DateTimeImmutable $at,
         public Reason $reason,
         public int $quantity,
-        public Place $from,
-        public Place $to,
+        public LoggedPlace $from,
+        public LoggedPlace $to,
         public ?int $kit = null,
     ) {
     }

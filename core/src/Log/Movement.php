@@ -11,8 +11,8 @@ final readonly class Movement
         public int $item,
         public Tracking $tracking,
         public int $quantity,
-        public Place $from,
-        public Place $to,
+        public LoggedPlace $from,
+        public LoggedPlace $to,
         public Reason $reason,
     ) {
     }
@@ -22,7 +22,7 @@ final readonly class Movement
      *
      * @throws RefusedMovement if the quantity is out of range, or it goes nowhere, or from outside to outside
      */
-    public static function of(int $item, Tracking $tracking, int $quantity, Place $from, Place $to, Reason $reason): self
+    public static function of(int $item, Tracking $tracking, int $quantity, LoggedPlace $from, LoggedPlace $to, Reason $reason): self
     {
         $tracking->check($quantity);
         if ($from->id === $to->id) {
@@ -36,7 +36,7 @@ final readonly class Movement
     }
 
     /** Returns a movement that is in the log already, whatever it is; the audit judges it. */
-    public static function recorded(int $item, Tracking $tracking, int $quantity, Place $from, Place $to, Reason $reason): self
+    public static function recorded(int $item, Tracking $tracking, int $quantity, LoggedPlace $from, LoggedPlace $to, Reason $reason): self
     {
         return new self($item, $tracking, $quantity, $from, $to, $reason);
     }

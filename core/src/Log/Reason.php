@@ -37,7 +37,7 @@ enum Reason: string
      * return the other way, what is taken in comes from a source outside, what is lent goes to a person and comes back
      * as from a tray, what moves to another home may lie in a basket on the way. A reversal mirrors another movement and is free.
      */
-    public function links(Place $from, Place $to): bool
+    public function links(LoggedPlace $from, LoggedPlace $to): bool
     {
         return match ($this) {
             self::TakeIn => $from->isAnyOf(Outside::Borrowed, ...Outside::sources()) && $to->isStore(),

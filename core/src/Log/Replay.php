@@ -10,7 +10,7 @@ final class Replay
     private readonly Balances $balances;
 
     /**
-     * @param array<int, Place> $places by number; whether one is out of use by now is no matter of its past
+     * @param array<int, LoggedPlace> $places by number; whether one is out of use by now is no matter of its past
      * @param array<int, Tracking> $trackings how each thing was counted at first, by its number
      * @param array<int, array<int, list<Retracking>>> $retrackings by thing and the line after which it was counted otherwise, in order
      */

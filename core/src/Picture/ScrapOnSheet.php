@@ -37,7 +37,7 @@ final readonly class ScrapOnSheet
     {
         $colours = array_map(static fn (int $pixel): array => [$pixel >> 16, ($pixel >> 8) & 255, $pixel & 255], $picture->pixels);
         $region = self::sheetIn($picture, $colours);
-        $corners = (new Sides($region, $picture->width, $picture->height))->corners();
+        $corners = (new PhotoSides($region, $picture->width, $picture->height))->corners();
         $isWide = self::length($corners[0], $corners[1]) > self::length($corners[1], $corners[2]);
         $turned = $isWide === ($sheet->width->ticks >= $sheet->height->ticks) ? $sheet : $sheet->turned();
         $view = View::of($corners, $turned->width->ticks, $turned->height->ticks);

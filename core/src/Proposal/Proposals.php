@@ -17,11 +17,11 @@ final class Proposals
     private array $beside = [];
 
     /**
-     * @param list<IdleThing> $stamps
-     * @param list<IdleThing> $papers
-     * @param list<IdleThing> $inks
-     * @param list<IdleThing> $embellishments
-     * @param \Closure(Part, IdleThing): bool $isEnough whether a cut plan gets the pieces of that part out of a paper
+     * @param list<ThingToUse> $stamps
+     * @param list<ThingToUse> $papers
+     * @param list<ThingToUse> $inks
+     * @param list<ThingToUse> $embellishments
+     * @param \Closure(PartOfCard, ThingToUse): bool $isEnough whether a cut plan gets the pieces of that part out of a paper
      */
     public function __construct(
         private readonly array $stamps,
@@ -51,7 +51,7 @@ final class Proposals
     /**
      * Returns the best ones with some parts swapped for the next best, one after the other; what was swapped out does not come back.
      *
-     * @param list<array{int, Part}> $swaps which proposal, from 0, and which part of it
+     * @param list<array{int, PartOfCard}> $swaps which proposal, from 0, and which part of it
      */
     public function withSwaps(array $swaps, int $many = 3): SwappedProposals
     {
@@ -77,16 +77,16 @@ final class Proposals
      *
      * @param list<int> $without things that are taken elsewhere, or were swapped out
      */
-    public function swapped(Proposal $proposal, Part $part, array $without): ?Proposal
+    public function swapped(Proposal $proposal, PartOfCard $part, array $without): ?Proposal
     {
         $kept = array_diff_key($proposal->parts, [$part->value => true]);
         $taken = [...$without, ...$proposal->things()];
         $best = null;
-        $whole = array_filter($this->of($part), static fn (IdleThing $thing): bool => [] === array_intersect($thing->with, $taken));
+        $whole = array_filter($this->of($part), static fn (ThingToUse $thing): bool => [] === array_intersect($thing->with, $taken));
         foreach ($this->free($whole, $taken, $part, \PHP_INT_MAX) as $thing) {
             $points = self::points([...$kept, $part->value => $thing]);
             $isBetter = null === $best || [$points, $thing->id] < [$best->points, $best->part($part)->id ?? 0];
-            if ($isBetter && (!\in_array($part, [Part::Panel, Part::Mat], true) || ($this->isEnough)($part, $thing))) {
+            if ($isBetter && (!\in_array($part, [PartOfCard::Panel, PartOfCard::Mat], true) || ($this->isEnough)($part, $thing))) {
                 $best = new Proposal([...$kept, $part->value => $thing], $points);
             }
         }
@@ -97,16 +97,16 @@ final class Proposals
     /**
      * Returns what speaks against these things together.
      *
-     * @param array<string, IdleThing> $parts by Part
+     * @param array<string, ThingToUse> $parts by PartOfCard
      */
     public static function points(array $parts): float
     {
         $points = 0.0;
         foreach ($parts as $part => $thing) {
-            $points += Weights::alone(Part::from($part), $thing);
+            $points += Weights::alone(PartOfCard::from($part), $thing);
         }
-        [$panel, $mat] = [$parts[Part::Panel->value] ?? null, $parts[Part::Mat->value] ?? null];
-        [$ink, $small] = [$parts[Part::Ink->value] ?? null, $parts[Part::Embellishment->value] ?? null];
+        [$panel, $mat] = [$parts[PartOfCard::Panel->value] ?? null, $parts[PartOfCard::Mat->value] ?? null];
+        [$ink, $small] = [$parts[PartOfCard::Ink->value] ?? null, $parts[PartOfCard::Embellishment->value] ?? null];
         $points += null === $panel || null === $mat ? 0.0 : Weights::beside($panel, $mat);
         $points += null === $panel || null === $small ? 0.0 : Weights::beside($panel, $small);
         $points += null === $mat || null === $small ? 0.0 : Weights::beside($mat, $small);
@@ -117,21 +117,21 @@ final class Proposals
     /** @param list<int> $taken */
     private function next(array $taken): ?Proposal
     {
-        $whole = array_filter($this->of(Part::Stamps), static fn (IdleThing $set): bool => [] === array_intersect($set->with, $taken));
-        $stamps = $this->free($whole, $taken, Part::Stamps, 1)[0] ?? null;
+        $whole = array_filter($this->of(PartOfCard::Stamps), static fn (ThingToUse $set): bool => [] === array_intersect($set->with, $taken));
+        $stamps = $this->free($whole, $taken, PartOfCard::Stamps, 1)[0] ?? null;
         if (null === $stamps) {
             return null;
         }
         $taken = [...$taken, $stamps->id, ...$stamps->with];
         $enough = [];
         foreach ($this->pairs($taken) as [$panel, $mat]) {
-            $enough[Part::Panel->value][$panel->id] ??= ($this->isEnough)(Part::Panel, $panel);
-            if (!$enough[Part::Panel->value][$panel->id]) {
+            $enough[PartOfCard::Panel->value][$panel->id] ??= ($this->isEnough)(PartOfCard::Panel, $panel);
+            if (!$enough[PartOfCard::Panel->value][$panel->id]) {
                 continue;
             }
-            $enough[Part::Mat->value][$mat->id] ??= ($this->isEnough)(Part::Mat, $mat);
-            if ($enough[Part::Mat->value][$mat->id]) {
-                return $this->around([Part::Stamps->value => $stamps, Part::Panel->value => $panel, Part::Mat->value => $mat], $taken);
+            $enough[PartOfCard::Mat->value][$mat->id] ??= ($this->isEnough)(PartOfCard::Mat, $mat);
+            if ($enough[PartOfCard::Mat->value][$mat->id]) {
+                return $this->around([PartOfCard::Stamps->value => $stamps, PartOfCard::Panel->value => $panel, PartOfCard::Mat->value => $mat], $taken);
             }
         }
 
@@ -141,12 +141,12 @@ final class Proposals
     /**
      * Adds the ink and the embellishment that go best with what is there; neither is needed where none is idle.
      *
-     * @param array<string, IdleThing> $parts
+     * @param array<string, ThingToUse> $parts
      * @param list<int> $taken
      */
     private function around(array $parts, array $taken): Proposal
     {
-        foreach ([Part::Ink, Part::Embellishment] as $part) {
+        foreach ([PartOfCard::Ink, PartOfCard::Embellishment] as $part) {
             $best = null;
             foreach ($this->free($this->of($part), $taken, $part, self::SMALL_THINGS) as $thing) {
                 $points = self::points([...$parts, $part->value => $thing]);
@@ -164,29 +164,29 @@ final class Proposals
     /**
      * @param list<int> $taken
      *
-     * @return list<array{IdleThing, IdleThing}> panel and mat, the best pair first, with what goes best with it counted
+     * @return list<array{ThingToUse, ThingToUse}> panel and mat, the best pair first, with what goes best with it counted
      */
     private function pairs(array $taken): array
     {
-        $papers = $this->free($this->papers, $taken, Part::Panel, self::PAPERS);
+        $papers = $this->free($this->papers, $taken, PartOfCard::Panel, self::PAPERS);
         $small = [
-            Part::Ink->value => $this->free($this->inks, $taken, Part::Ink, self::SMALL_THINGS),
-            Part::Embellishment->value => $this->free($this->embellishments, $taken, Part::Embellishment, self::SMALL_THINGS),
+            PartOfCard::Ink->value => $this->free($this->inks, $taken, PartOfCard::Ink, self::SMALL_THINGS),
+            PartOfCard::Embellishment->value => $this->free($this->embellishments, $taken, PartOfCard::Embellishment, self::SMALL_THINGS),
         ];
-        $dots = $small[Part::Embellishment->value];
-        $alone = array_map(static fn (IdleThing $dot): float => Weights::alone(Part::Embellishment, $dot), $dots);
+        $dots = $small[PartOfCard::Embellishment->value];
+        $alone = array_map(static fn (ThingToUse $dot): float => Weights::alone(PartOfCard::Embellishment, $dot), $dots);
         $beside = $pairs = [];
         foreach ($papers as $paper) {
-            $beside[$paper->id] = array_map(fn (IdleThing $dot): float => $this->beside($paper, $dot), $dots);
+            $beside[$paper->id] = array_map(fn (ThingToUse $dot): float => $this->beside($paper, $dot), $dots);
         }
         $papersAlone = [];
         foreach ($papers as $paper) {
-            $papersAlone[$paper->id] = Weights::alone(Part::Panel, $paper);
+            $papersAlone[$paper->id] = Weights::alone(PartOfCard::Panel, $paper);
         }
         foreach ($papers as $panel) {
             $ink = self::least(array_map(
-                static fn (IdleThing $ink): float => Weights::alone(Part::Ink, $ink) + Weights::printed($ink, $panel),
-                $small[Part::Ink->value],
+                static fn (ThingToUse $ink): float => Weights::alone(PartOfCard::Ink, $ink) + Weights::printed($ink, $panel),
+                $small[PartOfCard::Ink->value],
             ));
             foreach ($papers as $mat) {
                 if ($mat->id !== $panel->id) {
@@ -201,7 +201,7 @@ final class Proposals
         return array_map(static fn (array $pair): array => [$pair[3], $pair[4]], $pairs);
     }
 
-    private function beside(IdleThing $one, IdleThing $other): float
+    private function beside(ThingToUse $one, ThingToUse $other): float
     {
         return $this->beside[$one->id][$other->id] ??= Weights::beside($one, $other);
     }
@@ -230,24 +230,24 @@ final class Proposals
         return [] === $points ? 0.0 : min($points);
     }
 
-    /** @return list<IdleThing> */
-    private function of(Part $part): array
+    /** @return list<ThingToUse> */
+    private function of(PartOfCard $part): array
     {
         return match ($part) {
-            Part::Stamps => array_values(array_filter($this->stamps, static fn (IdleThing $set): bool => $set->isFitting)),
-            Part::Panel, Part::Mat => $this->papers,
-            Part::Ink => $this->inks,
-            Part::Embellishment => $this->embellishments,
+            PartOfCard::Stamps => array_values(array_filter($this->stamps, static fn (ThingToUse $set): bool => $set->isFitting)),
+            PartOfCard::Panel, PartOfCard::Mat => $this->papers,
+            PartOfCard::Ink => $this->inks,
+            PartOfCard::Embellishment => $this->embellishments,
         };
     }
 
     /**
-     * @param array<int, IdleThing> $things
+     * @param array<int, ThingToUse> $things
      * @param list<int> $taken
      *
-     * @return list<IdleThing> those that are not taken, the best by themselves first
+     * @return list<ThingToUse> those that are not taken, the best by themselves first
      */
-    private function free(array $things, array $taken, Part $part, int $most): array
+    private function free(array $things, array $taken, PartOfCard $part, int $most): array
     {
         $gone = array_flip($taken);
         $free = $points = $ids = [];

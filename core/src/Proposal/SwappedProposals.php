@@ -9,7 +9,7 @@ final readonly class SwappedProposals
 {
     /**
      * @param list<Proposal> $proposals
-     * @param list<array{int, Part}> $stayed which proposal, from 0, and which part of it
+     * @param list<array{int, PartOfCard}> $stayed which proposal, from 0, and which part of it
      */
     public function __construct(public array $proposals, public array $stayed)
     {

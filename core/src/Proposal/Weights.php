@@ -21,17 +21,17 @@ final class Weights
     private const CONTRAST = 0.25;
     private const SECONDS_A_POINT = 10.0;
 
-    public static function alone(Part $part, IdleThing $thing): float
+    public static function alone(PartOfCard $part, ThingToUse $thing): float
     {
         $idle = 1 - min(self::YEAR, max(0, $thing->idleDays)) / self::YEAR;
 
-        return $idle * (Part::Stamps === $part ? self::STAMPS_IDLE : self::OTHERS_IDLE)
+        return $idle * (PartOfCard::Stamps === $part ? self::STAMPS_IDLE : self::OTHERS_IDLE)
             + $thing->seconds / self::SECONDS_A_POINT
-            + (\in_array($part, [Part::Panel, Part::Mat], true) && !$thing->isScrap ? self::NEW_SHEET : 0.0);
+            + (\in_array($part, [PartOfCard::Panel, PartOfCard::Mat], true) && !$thing->isScrap ? self::NEW_SHEET : 0.0);
     }
 
     /** Two papers beside each other: in harmony, and not the same. */
-    public static function beside(IdleThing $one, IdleThing $other): float
+    public static function beside(ThingToUse $one, ThingToUse $other): float
     {
         if (null === $one->lch || null === $other->lch) {
             return self::OUT_OF_HARMONY / 2;
@@ -42,7 +42,7 @@ final class Weights
     }
 
     /** An ink on a paper: it can be read. */
-    public static function printed(IdleThing $ink, IdleThing $paper): float
+    public static function printed(ThingToUse $ink, ThingToUse $paper): float
     {
         $isFaint = null === $ink->lch || null === $paper->lch || abs($ink->lch->l - $paper->lch->l) < self::CONTRAST;
 

@@ -6,10 +6,10 @@ namespace Lottel\Core\Tests\Cutting;
 
 use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\CutSequence;
-use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\SettingOrder;
+use Lottel\Core\Cutting\SheetPart;
 use Lottel\Core\Cutting\Stock;
 use Lottel\Core\Paper\InvalidOutline;
 use Lottel\Core\Paper\Outline;
@@ -42,7 +42,7 @@ final class BenchTest extends TestCase
                 $pieces[] = new Piece('p'.$i, mt_rand(1, 6) * 6, mt_rand(1, 6) * 6, mt_rand(1, 3), true, '');
             }
             [$plan] = (new CutPlanner(seconds: 0.02))->plan($pieces, [new Stock('letter', 68, 88, 30, '', true)]);
-            $roots = array_map(static fn ($cut): Part => $cut->root, $plan->used);
+            $roots = array_map(static fn ($cut): SheetPart => $cut->root, $plan->used);
             $fewest = 0;
             while (!$this->isDoneWith($roots, $fewest)) {
                 ++$fewest;
@@ -55,14 +55,14 @@ final class BenchTest extends TestCase
         self::assertGreaterThan(10, $better, 'some of them are not simple');
     }
 
-    /** @param array<int, Part> $parts */
+    /** @param array<int, SheetPart> $parts */
     private function isDoneWith(array $parts, int $settings): bool
     {
-        $parts = array_filter($parts, static fn (Part $part): bool => null !== $part->first);
+        $parts = array_filter($parts, static fn (SheetPart $part): bool => null !== $part->first);
         if ([] === $parts || 0 === $settings) {
             return [] === $parts;
         }
-        $sides = static fn (Part $part): array => $part->isCutAlongX
+        $sides = static fn (SheetPart $part): array => $part->isCutAlongX
             ? [$part->first?->width, $part->second?->width]
             : [$part->first?->height, $part->second?->height];
         foreach (array_unique(array_merge(...array_map($sides, array_values($parts)))) as $setting) {

@@ -9,11 +9,11 @@ use Lottel\Core\Cutting\CutPlan;
 use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\Filling;
 use Lottel\Core\Cutting\GreedyFill;
-use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\PatternTable;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\Score;
 use Lottel\Core\Cutting\SheetBound;
+use Lottel\Core\Cutting\SheetPart;
 use Lottel\Core\Cutting\SmallJob;
 use Lottel\Core\Cutting\Stock;
 use Lottel\Core\Cutting\Trimmer;
@@ -23,32 +23,32 @@ final class CarverTest extends TestCase
 {
     public function testTrimmingLeavesTheLargerOffcut(): void
     {
-        $part = new Part(0, 0, 12, 9);
+        $part = new SheetPart(0, 0, 12, 9);
         $corner = (new Carver(new Trimmer()))->trim($part, 4, 6);
         self::assertSame([0, 0, 4, 6], [$corner?->x, $corner?->y, $corner?->width, $corner?->height]);
         self::assertSame(72, $part->largestOffcut(), 'eight wide over the whole height');
         self::assertSame(2, $part->cuts());
-        self::assertSame(108, array_sum(array_map(static fn (Part $leaf): int => $leaf->area(), $part->leaves())));
+        self::assertSame(108, array_sum(array_map(static fn (SheetPart $leaf): int => $leaf->area(), $part->leaves())));
     }
 
     public function testATrimmerThatIsTooShortCutsInTheOtherOrderOrNotAtAll(): void
     {
         $carver = new Carver(new Trimmer(longestCut: 9));
-        $part = new Part(0, 0, 12, 9);
+        $part = new SheetPart(0, 0, 12, 9);
         self::assertNotNull($carver->trim($part, 4, 6, false), 'across first would need 12; so it is cut down first');
         self::assertTrue($part->isCutAlongX);
-        self::assertFalse($carver->canTrim(new Part(0, 0, 12, 12), 4, 6), 'too large either way');
-        self::assertTrue($carver->canTrim(new Part(0, 0, 12, 12), 12, 12), 'nothing to cut');
-        self::assertNull($carver->trim(new Part(0, 0, 4, 4), 5, 4), 'too small');
+        self::assertFalse($carver->canTrim(new SheetPart(0, 0, 12, 12), 4, 6), 'too large either way');
+        self::assertTrue($carver->canTrim(new SheetPart(0, 0, 12, 12), 12, 12), 'nothing to cut');
+        self::assertNull($carver->trim(new SheetPart(0, 0, 4, 4), 5, 4), 'too small');
     }
 
     public function testNoStripIsNarrowerThanTheTrimmerHolds(): void
     {
         $carver = new Carver(new Trimmer(smallestStrip: 2));
-        self::assertFalse($carver->canTrim(new Part(0, 0, 10, 10), 9, 10));
-        self::assertTrue($carver->canTrim(new Part(0, 0, 10, 10), 8, 10));
-        self::assertFalse($carver->canTrim(new Part(0, 0, 10, 10), 1, 10));
-        self::assertNull($carver->once(new Part(0, 0, 10, 10), true, 9));
+        self::assertFalse($carver->canTrim(new SheetPart(0, 0, 10, 10), 9, 10));
+        self::assertTrue($carver->canTrim(new SheetPart(0, 0, 10, 10), 8, 10));
+        self::assertFalse($carver->canTrim(new SheetPart(0, 0, 10, 10), 1, 10));
+        self::assertNull($carver->once(new SheetPart(0, 0, 10, 10), true, 9));
     }
 
     public function testEveryGreedyFillingOfASheetIsSound(): void
@@ -59,7 +59,7 @@ final class CarverTest extends TestCase
             $fill = new GreedyFill($pieces, new Trimmer(null, 1));
             $root = $fill->fill(new Stock('s', 68, 88, 1, '', true), range(0, 5), array_fill(0, 6, 3), $how);
             self::assertNotNull($root);
-            self::assertSame(68 * 88, array_sum(array_map(static fn (Part $leaf): int => $leaf->area(), $root->leaves())));
+            self::assertSame(68 * 88, array_sum(array_map(static fn (SheetPart $leaf): int => $leaf->area(), $root->leaves())));
             foreach ($root->pieces() as $count) {
                 self::assertLessThanOrEqual(3, $count);
             }
@@ -77,7 +77,7 @@ final class CarverTest extends TestCase
 
     public function testACopiedPartIsAPartOfItsOwn(): void
     {
-        $part = new Part(0, 0, 10, 10);
+        $part = new SheetPart(0, 0, 10, 10);
         $part->cut(true, 4)->piece = 3;
         $copy = $part->copy();
         self::assertEquals($part, $copy);

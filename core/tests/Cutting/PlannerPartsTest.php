@@ -11,12 +11,12 @@ use Lottel\Core\Cutting\CutPlanner;
 use Lottel\Core\Cutting\CutStock;
 use Lottel\Core\Cutting\Dice;
 use Lottel\Core\Cutting\GreedySearch;
-use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\PieceSets;
 use Lottel\Core\Cutting\Recutting;
 use Lottel\Core\Cutting\RoomyCut;
 use Lottel\Core\Cutting\SheetBound;
+use Lottel\Core\Cutting\SheetPart;
 use Lottel\Core\Cutting\SideBound;
 use Lottel\Core\Cutting\SmallJob;
 use Lottel\Core\Cutting\Stock;
@@ -84,7 +84,7 @@ final class PlannerPartsTest extends TestCase
                         self::assertGreaterThan($list[$at - 1][0], $width);
                         self::assertLessThan($list[$at - 1][1], $height);
                     }
-                    $root = new Part(0, 0, $width, $height);
+                    $root = new SheetPart(0, 0, $width, $height);
                     if ($blocks->carve($root, $set, $width, $height)) {
                         self::assertEqualsCanonicalizing(
                             array_keys(array_filter($sets->counts[$set], static fn (int $count): bool => 0 !== $count)),
@@ -151,7 +151,7 @@ final class PlannerPartsTest extends TestCase
     {
         $pieces = [new Piece('a', 40, 30, 3, false, ''), new Piece('b', 10, 10, 2, false, '')];
         $stocks = [new Stock('sheet', 100, 100, 3, '', true), new Stock('scrap', 40, 40, 1, '', false)];
-        $root = new Part(0, 0, 40, 40);
+        $root = new SheetPart(0, 0, 40, 40);
         $root->cut(false, 30)->piece = 0;
         $arrangement = Arrangement::of(new CutPlan($pieces, $stocks, [new CutStock(1, $root)], [0 => 2, 1 => 2]));
         self::assertSame([3, 0], $arrangement->whole);
@@ -204,7 +204,7 @@ final class PlannerPartsTest extends TestCase
             [$plan, $bound] = (new CutPlanner($trimmer, 0.05))->plan($pieces, $stocks);
             $this->assertSound($plan, $pieces, $stocks);
             self::assertLessThanOrEqual($plan->score->sheets, $bound);
-            $open = array_map(static fn (CutStock $cut): Part => $cut->root, $plan->used);
+            $open = array_map(static fn (CutStock $cut): SheetPart => $cut->root, $plan->used);
             while (null !== $part = array_pop($open)) {
                 if (null === $part->first || null === $part->second) {
                     continue;

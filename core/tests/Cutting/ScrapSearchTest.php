@@ -9,11 +9,11 @@ use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Cutting\Keep;
 use Lottel\Core\Cutting\MissReason;
 use Lottel\Core\Cutting\NearMiss;
-use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\PieceInScrap;
 use Lottel\Core\Cutting\Scrap;
 use Lottel\Core\Cutting\ScrapMatch;
 use Lottel\Core\Cutting\ScrapSearch;
+use Lottel\Core\Cutting\SheetPart;
 use Lottel\Core\Cutting\WantedPiece;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Paper\Direction;
@@ -121,7 +121,7 @@ final class ScrapSearchTest extends TestCase
             $piece = new WantedPiece($random->getInt(1, 30), $random->getInt(1, 30));
             $lies = PieceInScrap::of($scrap, $piece, false, $keep);
             $parts = [...$lies->kept, ...$lies->waste];
-            $areas = array_sum(array_map(static fn (Part $part): int => $part->area(), $parts));
+            $areas = array_sum(array_map(static fn (SheetPart $part): int => $part->area(), $parts));
             self::assertSame($scrap->doubledArea(), 2 * ($areas + $piece->area()), 'nothing is lost, nothing is there twice');
             foreach ($lies->kept as $part) {
                 self::assertTrue($keep->isWorth($part->width, $part->height));

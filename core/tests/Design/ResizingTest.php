@@ -6,6 +6,7 @@ namespace Lottel\Core\Tests\Design;
 
 use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\DesignPiece;
+use Lottel\Core\Design\DesignThing;
 use Lottel\Core\Design\FoamSquares;
 use Lottel\Core\Design\Form;
 use Lottel\Core\Design\InvalidDesign;
@@ -18,7 +19,6 @@ use Lottel\Core\Design\OnSheet;
 use Lottel\Core\Design\Resizing;
 use Lottel\Core\Design\Sides;
 use Lottel\Core\Design\StepInWork;
-use Lottel\Core\Design\Thing;
 use Lottel\Core\Design\ThingRole;
 use Lottel\Core\Measure\LengthFormat;
 use Lottel\Core\Measure\LengthUnit;
@@ -87,7 +87,7 @@ final class ResizingTest extends TestCase
         $design = Designs::card();
         $design = $design->putting($design->layer(2)->with(['isStamped' => true]))
             ->and(Layer::frame(0, 'frame', Designs::UNIT, Designs::sides(40, 40)))
-            ->taking(new Thing(9, ThingRole::Envelope, 1));
+            ->taking(new DesignThing(9, ThingRole::Envelope, 1));
         $steps = (new MakingSteps(new LengthFormat(LengthUnit::Inch)))->of($design);
         self::assertSame(
             ['Fold the base', 'Mat on the base', 'Stamp the panel', 'Panel on the mat', 'Strip on the panel, on foam',
@@ -134,13 +134,13 @@ final class ResizingTest extends TestCase
 
     public function testThingsFollowTheNumber(): void
     {
-        $foam = new Thing(5, ThingRole::Foam, 3);
+        $foam = new DesignThing(5, ThingRole::Foam, 3);
         self::assertSame([24, 36], [$foam->quantity(8), $foam->quantity(12)]);
-        self::assertEquals(new Thing(5, ThingRole::Foam, 4), $foam->wanting(32, 8), 'shared out where it comes out even');
-        self::assertEquals(new Thing(5, ThingRole::Foam, 0, 30), $foam->wanting(30, 8), 'else so much altogether');
-        self::assertSame(1, (new Thing(6, ThingRole::Beside, 0))->quantity(8), 'a stamp set is wanted once');
-        $design = Designs::card()->taking(new Thing(9, ThingRole::Envelope, 1))->taking(new Thing(10, ThingRole::Envelope, 1))->taking($foam);
-        self::assertSame([10, 5], array_map(static fn (Thing $thing): int => $thing->item, $design->things), 'one envelope');
+        self::assertEquals(new DesignThing(5, ThingRole::Foam, 4), $foam->wanting(32, 8), 'shared out where it comes out even');
+        self::assertEquals(new DesignThing(5, ThingRole::Foam, 0, 30), $foam->wanting(30, 8), 'else so much altogether');
+        self::assertSame(1, (new DesignThing(6, ThingRole::Beside, 0))->quantity(8), 'a stamp set is wanted once');
+        $design = Designs::card()->taking(new DesignThing(9, ThingRole::Envelope, 1))->taking(new DesignThing(10, ThingRole::Envelope, 1))->taking($foam);
+        self::assertSame([10, 5], array_map(static fn (DesignThing $thing): int => $thing->item, $design->things), 'one envelope');
         self::assertNull($design->notTaking(10)->inRole(ThingRole::Envelope));
     }
 }

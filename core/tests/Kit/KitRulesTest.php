@@ -7,7 +7,7 @@ namespace Lottel\Core\Tests\Kit;
 use Lottel\Core\Kit\Availability;
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\PullPlan;
-use Lottel\Core\Kit\RefusedStep;
+use Lottel\Core\Kit\RefusedStage;
 use Lottel\Core\Kit\Stage;
 use PHPUnit\Framework\TestCase;
 
@@ -26,18 +26,18 @@ final class KitRulesTest extends TestCase
             try {
                 Stage::Closed->to($next);
                 self::fail('reopened');
-            } catch (RefusedStep $refused) {
+            } catch (RefusedStage $refused) {
                 self::assertStringContainsString('closed', $refused->getMessage());
             }
         }
-        $this->expectException(RefusedStep::class);
+        $this->expectException(RefusedStage::class);
         Stage::Planned->to(Stage::Returning);
     }
 
     public function testClosesOnlyWithAnEmptyTray(): void
     {
         self::assertSame(Stage::Closed, Stage::Returning->close(0));
-        $this->expectException(RefusedStep::class);
+        $this->expectException(RefusedStage::class);
         $this->expectExceptionMessage('2 things are still on the tray');
         Stage::Returning->close(2);
     }

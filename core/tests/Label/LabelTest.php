@@ -9,10 +9,10 @@ use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\LabelDrawing;
 use Lottel\Core\Label\LabelFormat;
 use Lottel\Core\Label\LabelLayout;
+use Lottel\Core\Label\LabelMark;
 use Lottel\Core\Label\LabelSheet;
 use Lottel\Core\Label\LabelSize;
 use Lottel\Core\Label\LabelText;
-use Lottel\Core\Label\Mark;
 use Lottel\Core\Label\ScanCode;
 use Lottel\Core\Label\Tape;
 use PHPUnit\Framework\TestCase;
@@ -50,7 +50,7 @@ final class LabelTest extends TestCase
         self::assertGreaterThan(100, $head->height, 'the address can be read from afar');
         self::assertGreaterThan($line->height, $head->height);
         $small = (new LabelLayout())->draw(LabelFormat::Front, new LabelText('C3', [], 'LOTTEL:P17-4'), new LabelSize(400, 100));
-        self::assertNotContains('code', array_map(static fn (Mark $mark): string => $mark->kind, $small->marks), 'a code too small to be read is left out');
+        self::assertNotContains('code', array_map(static fn (LabelMark $mark): string => $mark->kind, $small->marks), 'a code too small to be read is left out');
     }
 
     public function testALongNameIsSetSmallerThenShortened(): void
@@ -78,7 +78,7 @@ final class LabelTest extends TestCase
             LabelFormat::Contents,
             new LabelText('C3', ['stamps'], null, null, array_map(static fn (int $i): string => 'thing '.$i, range(1, 200))),
         );
-        $listed = \count(array_filter($drawing->marks, static fn (Mark $mark): bool => str_starts_with($mark->text, 'thing ')));
+        $listed = \count(array_filter($drawing->marks, static fn (LabelMark $mark): bool => str_starts_with($mark->text, 'thing ')));
         self::assertSame(\sprintf('and %d more', 200 - $listed), $drawing->marks[\count($drawing->marks) - 1]->text);
     }
 

@@ -6,8 +6,8 @@ namespace Lottel\Core\Tests\Log;
 
 use Lottel\Core\Log\Audit;
 use Lottel\Core\Log\Balances;
+use Lottel\Core\Log\LoggedPlace;
 use Lottel\Core\Log\Movement;
-use Lottel\Core\Log\Place;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Reason;
@@ -36,17 +36,17 @@ final class LawsTest extends TestCase
         'store > borrowed' => [Reason::GiveBack],
     ];
 
-    private Place $drawer;
-    private Place $tray;
-    private Place $bought;
-    private Place $lost;
+    private LoggedPlace $drawer;
+    private LoggedPlace $tray;
+    private LoggedPlace $bought;
+    private LoggedPlace $lost;
 
     protected function setUp(): void
     {
-        $this->drawer = new Place(1, PlaceNature::Storage, 'C3');
-        $this->tray = new Place(2, PlaceNature::Tray, 'tray 1');
-        $this->bought = new Place(3, PlaceNature::Outside, 'bought');
-        $this->lost = new Place(4, PlaceNature::Outside, 'lost');
+        $this->drawer = new LoggedPlace(1, PlaceNature::Storage, 'C3');
+        $this->tray = new LoggedPlace(2, PlaceNature::Tray, 'tray 1');
+        $this->bought = new LoggedPlace(3, PlaceNature::Outside, 'bought');
+        $this->lost = new LoggedPlace(4, PlaceNature::Outside, 'lost');
     }
 
     public function testABalanceIsWhatCameInLessWhatWentOut(): void
@@ -138,10 +138,10 @@ final class LawsTest extends TestCase
             $this->tray,
             $this->bought,
             $this->lost,
-            new Place(5, PlaceNature::Storage, 'D1'),
-            new Place(6, PlaceNature::Unfiled, 'not filed'),
-            new Place(7, PlaceNature::Tray, 'lent to Maren', false, true),
-            new Place(8, PlaceNature::Outside, 'borrowed'),
+            new LoggedPlace(5, PlaceNature::Storage, 'D1'),
+            new LoggedPlace(6, PlaceNature::Unfiled, 'not filed'),
+            new LoggedPlace(7, PlaceNature::Tray, 'lent to Maren', false, true),
+            new LoggedPlace(8, PlaceNature::Outside, 'borrowed'),
         ];
         $trackings = [];
         foreach (range(1, 12) as $item) {
@@ -178,7 +178,7 @@ final class LawsTest extends TestCase
 
     public function testTheAuditFindsEachKindOfDifference(): void
     {
-        $places = [1 => $this->drawer, 2 => $this->tray, 3 => $this->bought, 4 => new Place(4, PlaceNature::Storage, 'D9', true)];
+        $places = [1 => $this->drawer, 2 => $this->tray, 3 => $this->bought, 4 => new LoggedPlace(4, PlaceNature::Storage, 'D9', true)];
         $found = (new Audit())->differences(
             [1 => [1 => 5], 2 => [1 => -1, 3 => 1], 3 => [1 => 1, 2 => 1, 3 => -2], 4 => [4 => 7]],
             [1 => [1 => 4], 2 => [1 => -1, 3 => 1], 3 => [1 => 1, 2 => 1, 3 => -2], 4 => [4 => 7]],
@@ -199,7 +199,7 @@ final class LawsTest extends TestCase
     public function testTheAuditFindsMovementsThatNoLawAllows(): void
     {
         $audit = new Audit();
-        $pull = Movement::recorded(1, Tracking::Count, 900_000, new Place(9, PlaceNature::Outside, 'given'), $this->tray, Reason::Pull);
+        $pull = Movement::recorded(1, Tracking::Count, 900_000, new LoggedPlace(9, PlaceNature::Outside, 'given'), $this->tray, Reason::Pull);
         self::assertStringContainsString('does not lead from given', (string) $audit->unlawful($pull, true, false));
         self::assertStringContainsString(
             'without a kit',
@@ -214,7 +214,7 @@ final class LawsTest extends TestCase
 
     public function testNothingMovesIntoOrOutOfAPlaceThatIsNoLongerInUse(): void
     {
-        $gone = new Place(8, PlaceNature::Storage, 'D4', true);
+        $gone = new LoggedPlace(8, PlaceNature::Storage, 'D4', true);
         $balances = new Balances();
         $balances->load(1, $this->drawer, 5);
         $balances->load(1, $gone, 5);
@@ -241,12 +241,12 @@ final class LawsTest extends TestCase
         Retracking::of(Tracking::Length, Tracking::Count, 8128, 1)->exactly(12192, 'C2');
     }
 
-    private function move(int $quantity, Place $from, Place $to, Tracking $tracking = Tracking::Count, ?Reason $reason = null): Movement
+    private function move(int $quantity, LoggedPlace $from, LoggedPlace $to, Tracking $tracking = Tracking::Count, ?Reason $reason = null): Movement
     {
         return Movement::of(1, $tracking, $quantity, $from, $to, $reason ?? self::LINKS[$this->sort($from).' > '.$this->sort($to)][0] ?? Reason::Move);
     }
 
-    private function sort(Place $place): string
+    private function sort(LoggedPlace $place): string
     {
         return match (true) {
             PlaceNature::Outside === $place->nature => $place->label,
@@ -256,7 +256,7 @@ final class LawsTest extends TestCase
     }
 
     /** @param array<int, array<int, int>> $model */
-    private function wouldBreak(array $model, int $item, int $quantity, Tracking $tracking, Place $from, Place $to): bool
+    private function wouldBreak(array $model, int $item, int $quantity, Tracking $tracking, LoggedPlace $from, LoggedPlace $to): bool
     {
         $most = ['one' => 1, 'level' => 8][$tracking->value] ?? 1_000_000_000;
         if ($quantity < 1 || $quantity > $most || $from->id === $to->id || !$from->nature->isInside() && !$to->nature->isInside()) {

@@ -7,31 +7,31 @@ namespace Lottel\Core\Tests\Log;
 use Lottel\Core\Log\Life;
 use Lottel\Core\Log\LifeEvent;
 use Lottel\Core\Log\LifeLine;
-use Lottel\Core\Log\Place;
+use Lottel\Core\Log\LoggedPlace;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
 use PHPUnit\Framework\TestCase;
 
 final class LifeTest extends TestCase
 {
-    private static function line(string $day, Reason $reason, int $quantity, Place $from, Place $to, ?int $kit = null): LifeLine
+    private static function line(string $day, Reason $reason, int $quantity, LoggedPlace $from, LoggedPlace $to, ?int $kit = null): LifeLine
     {
         return new LifeLine(new \DateTimeImmutable($day), $reason, $quantity, $from, $to, $kit);
     }
 
-    private static function outside(string $label): Place
+    private static function outside(string $label): LoggedPlace
     {
-        return new Place(1, PlaceNature::Outside, $label);
+        return new LoggedPlace(1, PlaceNature::Outside, $label);
     }
 
-    private static function drawer(string $label = 'C3'): Place
+    private static function drawer(string $label = 'C3'): LoggedPlace
     {
-        return new Place(2, PlaceNature::Storage, $label);
+        return new LoggedPlace(2, PlaceNature::Storage, $label);
     }
 
-    private static function tray(): Place
+    private static function tray(): LoggedPlace
     {
-        return new Place(3, PlaceNature::Tray, 'tray 1');
+        return new LoggedPlace(3, PlaceNature::Tray, 'tray 1');
     }
 
     /**

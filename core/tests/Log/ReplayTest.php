@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Lottel\Core\Tests\Log;
 
 use Lottel\Core\Log\BrokenLaw;
-use Lottel\Core\Log\Place;
+use Lottel\Core\Log\LoggedPlace;
 use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RecordedLine;
@@ -110,11 +110,11 @@ final class ReplayTest extends TestCase
     private function replay(array $retrackings = []): Replay
     {
         return new Replay([
-            self::BOUGHT => new Place(self::BOUGHT, PlaceNature::Outside, 'bought'),
-            self::USED_UP => new Place(self::USED_UP, PlaceNature::Outside, 'used up'),
-            self::DRAWER => new Place(self::DRAWER, PlaceNature::Storage, 'C1'),
-            self::SHELF => new Place(self::SHELF, PlaceNature::Storage, 'A1', true),
-            self::TRAY => new Place(self::TRAY, PlaceNature::Tray, 'tray 1'),
+            self::BOUGHT => new LoggedPlace(self::BOUGHT, PlaceNature::Outside, 'bought'),
+            self::USED_UP => new LoggedPlace(self::USED_UP, PlaceNature::Outside, 'used up'),
+            self::DRAWER => new LoggedPlace(self::DRAWER, PlaceNature::Storage, 'C1'),
+            self::SHELF => new LoggedPlace(self::SHELF, PlaceNature::Storage, 'A1', true),
+            self::TRAY => new LoggedPlace(self::TRAY, PlaceNature::Tray, 'tray 1'),
         ], [self::STAMP => Tracking::One, self::PAPER => Tracking::Count], $retrackings);
     }
 

@@ -5,17 +5,17 @@ declare(strict_types=1);
 namespace Lottel\Core\Tests\Proposal;
 
 use Lottel\Core\Colour\Srgb;
-use Lottel\Core\Proposal\IdleThing;
-use Lottel\Core\Proposal\Part;
+use Lottel\Core\Proposal\PartOfCard;
 use Lottel\Core\Proposal\Proposal;
 use Lottel\Core\Proposal\Proposals;
+use Lottel\Core\Proposal\ThingToUse;
 use PHPUnit\Framework\TestCase;
 
 final class ProposalsTest extends TestCase
 {
     private const COLOURS = ['#1f5c6b', '#c8372d', '#f4f1ea', '#e0aa4e', '#204a87', '#8fae6b', '#5c3a21', '#111111', '#d9a0b5'];
 
-    /** @return array{list<IdleThing>, list<IdleThing>, list<IdleThing>, list<IdleThing>} */
+    /** @return array{list<ThingToUse>, list<ThingToUse>, list<ThingToUse>, list<ThingToUse>} */
     private static function room(int $sets, int $papers, int $inks, int $dots): array
     {
         $id = 0;
@@ -23,7 +23,7 @@ final class ProposalsTest extends TestCase
             $made = [];
             for ($i = 0; $i < $many; ++$i) {
                 $colour = Srgb::ofHex(self::COLOURS[mt_rand(0, 8)]);
-                $made[] = new IdleThing(++$id, $colour, mt_rand(0, 500), mt_rand(0, 60), $isPaper && 1 === mt_rand(0, 1), [], 0 !== mt_rand(0, 4));
+                $made[] = new ThingToUse(++$id, $colour, mt_rand(0, 500), mt_rand(0, 60), $isPaper && 1 === mt_rand(0, 1), [], 0 !== mt_rand(0, 4));
             }
 
             return $made;
@@ -33,12 +33,12 @@ final class ProposalsTest extends TestCase
     }
 
     /**
-     * @param array{list<IdleThing>, list<IdleThing>, list<IdleThing>, list<IdleThing>} $room
+     * @param array{list<ThingToUse>, list<ThingToUse>, list<ThingToUse>, list<ThingToUse>} $room
      * @param list<int> $short papers that have too little
      */
     private static function proposals(array $room, array $short = []): Proposals
     {
-        return new Proposals(...[...$room, static fn (Part $part, IdleThing $paper): bool => !\in_array($paper->id, $short, true)]);
+        return new Proposals(...[...$room, static fn (PartOfCard $part, ThingToUse $paper): bool => !\in_array($paper->id, $short, true)]);
     }
 
     public function testTheFirstIsTheBestOfAllThatCanBeChosen(): void
@@ -67,7 +67,7 @@ final class ProposalsTest extends TestCase
             shuffle($room[1]);
             self::assertEquals($three, self::proposals($room)->best(), 'whatever order they come in');
             foreach ($three as $one) {
-                self::assertTrue($one->part(Part::Stamps)?->isFitting);
+                self::assertTrue($one->part(PartOfCard::Stamps)?->isFitting);
                 self::assertEqualsWithDelta(Proposals::points($one->parts), $one->points, 1e-9);
             }
         }
@@ -77,11 +77,11 @@ final class ProposalsTest extends TestCase
     {
         $white = Srgb::ofHex('#f4f1ea');
         $blue = Srgb::ofHex('#204a87');
-        $sets = [new IdleThing(1, null, 20), new IdleThing(2, null, 300, with: [9]), new IdleThing(3, null, 360, isFitting: false)];
-        $papers = [new IdleThing(4, $white, 10), new IdleThing(5, $white, 10, isScrap: true)];
-        array_push($papers, new IdleThing(6, $blue, 10), new IdleThing(7, $blue, 10, isScrap: true));
-        [$first, $second] = self::proposals([$sets, $papers, [new IdleThing(8, Srgb::ofHex('#111111'), 5)], []])->best();
-        self::assertSame(2, $first->part(Part::Stamps)?->id);
+        $sets = [new ThingToUse(1, null, 20), new ThingToUse(2, null, 300, with: [9]), new ThingToUse(3, null, 360, isFitting: false)];
+        $papers = [new ThingToUse(4, $white, 10), new ThingToUse(5, $white, 10, isScrap: true)];
+        array_push($papers, new ThingToUse(6, $blue, 10), new ThingToUse(7, $blue, 10, isScrap: true));
+        [$first, $second] = self::proposals([$sets, $papers, [new ThingToUse(8, Srgb::ofHex('#111111'), 5)], []])->best();
+        self::assertSame(2, $first->part(PartOfCard::Stamps)?->id);
         self::assertEqualsCanonicalizing([2, 5, 7, 8, 9], $first->things(), 'its dies go with it');
         self::assertEqualsCanonicalizing([1, 4, 6], $second->things(), 'a second one without an ink, since there is one only');
     }
@@ -96,7 +96,7 @@ final class ProposalsTest extends TestCase
             if (null === $one) {
                 continue;
             }
-            foreach (Part::cases() as $part) {
+            foreach (PartOfCard::cases() as $part) {
                 $own = $one->part($part);
                 $without = null === $own ? [] : [$own->id];
                 $points = 0.0;
@@ -116,7 +116,7 @@ final class ProposalsTest extends TestCase
     public function testSwapsLeaveNothingTwiceAndBringNothingBack(): void
     {
         mt_srand(88);
-        $parts = Part::cases();
+        $parts = PartOfCard::cases();
         for ($round = 0; $round < 60; ++$round) {
             $proposals = self::proposals(self::room(mt_rand(3, 9), mt_rand(6, 14), mt_rand(0, 6), mt_rand(0, 6)));
             $swaps = $gone = [];
@@ -144,7 +144,7 @@ final class ProposalsTest extends TestCase
         mt_srand(77);
         $room = self::room(1, 12, 2, 2);
         $asked = [];
-        $isEnough = static function (Part $part, IdleThing $paper) use (&$asked): bool {
+        $isEnough = static function (PartOfCard $part, ThingToUse $paper) use (&$asked): bool {
             $asked[] = $part->value.$paper->id;
 
             return false;
@@ -155,25 +155,25 @@ final class ProposalsTest extends TestCase
 
     public function testStampsSpeakOfAnOccasionOrNot(): void
     {
-        self::assertTrue(IdleThing::speaksOf('birthday', 'Happy Birthday to you', 'Cake'));
-        self::assertFalse(IdleThing::speaksOf('birthday', 'thank you', 'Gulls'));
-        self::assertTrue(IdleThing::speaksOf('', 'anything'));
+        self::assertTrue(ThingToUse::speaksOf('birthday', 'Happy Birthday to you', 'Cake'));
+        self::assertFalse(ThingToUse::speaksOf('birthday', 'thank you', 'Gulls'));
+        self::assertTrue(ThingToUse::speaksOf('', 'anything'));
     }
 
     public function testForHowLongSomethingHasLain(): void
     {
-        $words = array_map(static fn (int $days): string => (new IdleThing(1, null, $days))->idleInWords(), [0, 13, 14, 59, 60, 400, 800]);
+        $words = array_map(static fn (int $days): string => (new ThingToUse(1, null, $days))->idleInWords(), [0, 13, 14, 59, 60, 400, 800]);
         self::assertSame(['', '', '2 weeks', '8 weeks', '2 months', '13 months', '2 years'], $words);
     }
 
     /**
-     * @param array{list<IdleThing>, list<IdleThing>, list<IdleThing>, list<IdleThing>} $room
+     * @param array{list<ThingToUse>, list<ThingToUse>, list<ThingToUse>, list<ThingToUse>} $room
      * @param list<int> $short
      */
     private static function leastByTrying(array $room, array $short): ?float
     {
         $least = null;
-        foreach (array_filter($room[0], static fn (IdleThing $set): bool => $set->isFitting) as $set) {
+        foreach (array_filter($room[0], static fn (ThingToUse $set): bool => $set->isFitting) as $set) {
             foreach ($room[1] as $panel) {
                 foreach ($room[1] as $mat) {
                     if ($panel->id === $mat->id || \in_array($panel->id, $short, true) || \in_array($mat->id, $short, true)) {

@@ -6,10 +6,10 @@ namespace Lottel\Core\Tests\Reference;
 
 use Lottel\Core\Cutting\CutPlan;
 use Lottel\Core\Cutting\CutPlanner;
-use Lottel\Core\Cutting\Part;
 use Lottel\Core\Cutting\PatternTable;
 use Lottel\Core\Cutting\Piece;
 use Lottel\Core\Cutting\SheetBound;
+use Lottel\Core\Cutting\SheetPart;
 use Lottel\Core\Cutting\SideBound;
 use Lottel\Core\Cutting\Stock;
 use Lottel\Core\Cutting\Trimmer;
@@ -277,7 +277,7 @@ final class CuttingReferenceTest extends TestCase
             self::assertLessThanOrEqual($stock->quantity, $copies[$cut->stock]);
             self::assertSame([$stock->width, $stock->height], [$cut->root->width, $cut->root->height]);
             $this->checkPart($cut->root, $trimmer);
-            self::assertSame($stock->area(), array_sum(array_map(static fn (Part $leaf): int => $leaf->area(), $cut->root->leaves())));
+            self::assertSame($stock->area(), array_sum(array_map(static fn (SheetPart $leaf): int => $leaf->area(), $cut->root->leaves())));
             foreach ($cut->root->leaves() as $leaf) {
                 if (null !== $leaf->piece) {
                     $piece = $plan->pieces[$leaf->piece];
@@ -293,7 +293,7 @@ final class CuttingReferenceTest extends TestCase
         }
     }
 
-    private function checkPart(Part $part, Trimmer $trimmer): void
+    private function checkPart(SheetPart $part, Trimmer $trimmer): void
     {
         if (null === $part->first || null === $part->second) {
             return;

@@ -6,7 +6,7 @@ namespace Lottel\Core\Tests\Words;
 
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\RoundWords;
-use Lottel\Core\Log\PutBack;
+use Lottel\Core\Log\Undone;
 use Lottel\Core\Words\Counted;
 use Lottel\Core\Words\SizeWords;
 use PHPUnit\Framework\TestCase;
@@ -56,7 +56,7 @@ final class WordsTest extends TestCase
 
     public function testAnUndoSaysTheLastWordOnEachMatter(): void
     {
-        $back = new PutBack();
+        $back = new Undone();
         self::assertTrue($back->isNothing());
         $back->wanted('Petrel card');
         $back->moved('Petrel card', 'C2');

@@ -11,7 +11,7 @@ final readonly class BetterHome
      * @param float $saves seconds a month, below 0 where it only makes room for another
      * @param list<string> $reasons in words
      */
-    public function __construct(public Household $household, public Dwelling $from, public Dwelling $to, public float $saves, public array $reasons)
+    public function __construct(public Household $household, public HomePlace $from, public HomePlace $to, public float $saves, public array $reasons)
     {
     }
 }

@@ -21,7 +21,7 @@ final readonly class BetterHomes
      * Returns the plan; a place that is over-full, or overloaded, is never filled further.
      *
      * @param list<Household> $households
-     * @param array<int, Dwelling> $places by their numbers; every home is amongst them
+     * @param array<int, HomePlace> $places by their numbers; every home is amongst them
      * @param int $most so many moves at the most, at least 0
      */
     public function of(array $households, array $places, int $most): HomesPlan
@@ -37,7 +37,7 @@ final readonly class BetterHomes
             self::cost($households, $places),
             self::withoutFilling(array_map($question->id(...), $question->tooHeavy($to)), (new Exchanges($question))->of($to)),
             array_sum(array_map(static fn (Household $household): float => $household->uses, $households)),
-            \count(array_filter($places, static fn (Dwelling $place): bool => null === $place->inside)),
+            \count(array_filter($places, static fn (HomePlace $place): bool => null === $place->inside)),
         );
     }
 
@@ -57,7 +57,7 @@ final readonly class BetterHomes
 
     /**
      * @param list<Household> $households
-     * @param array<int, Dwelling> $places
+     * @param array<int, HomePlace> $places
      */
     private static function cost(array $households, array $places): ReachSeconds
     {

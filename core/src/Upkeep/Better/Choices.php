@@ -33,7 +33,7 @@ final class Choices
     private array $known = [];
 
     /**
-     * @param array<int, Dwelling> $dwellings by their numbers
+     * @param array<int, HomePlace> $dwellings by their numbers
      * @param array<int, int> $free millilitres that are left in them
      * @param list<Household> $households
      */
@@ -43,7 +43,7 @@ final class Choices
         array $households,
         private readonly MayLive $rules = new MayLive(),
     ) {
-        $this->seconds = array_map(static fn (Dwelling $dwelling): float => $dwelling->reach->total(), $dwellings);
+        $this->seconds = array_map(static fn (HomePlace $dwelling): float => $dwelling->reach->total(), $dwellings);
         $this->byReach = array_keys($dwellings);
         usort($this->byReach, fn (int $a, int $b): int => $this->seconds[$a] <=> $this->seconds[$b] ?: $a <=> $b);
         $labels = [];
@@ -144,7 +144,7 @@ final class Choices
         return \array_slice(array_keys($gains), 0, self::MOST_LEFT);
     }
 
-    private function may(Household $household, Dwelling $home, int $id): bool
+    private function may(Household $household, HomePlace $home, int $id): bool
     {
         if ($id === $home->id || !$household->isHere || $this->series->holds($home->id) || $this->series->holds($id)) {
             return false;
@@ -155,7 +155,7 @@ final class Choices
             && null === $this->rules->whyThere($household, $home, $place);
     }
 
-    private function belongs(Household $household, Dwelling $home, Dwelling $place): bool
+    private function belongs(Household $household, HomePlace $home, HomePlace $place): bool
     {
         $key = $this->labels[$home->id].' '.$this->labels[$place->id].' '.spl_object_id($household);
         if (!\array_key_exists($key, $this->known)) {

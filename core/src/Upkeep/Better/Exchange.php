@@ -36,14 +36,14 @@ final readonly class Exchange
     }
 
     /** Whether the move of one household pays for itself within a year. */
-    public static function paysAlone(Household $household, Dwelling $from, Dwelling $to): bool
+    public static function paysAlone(Household $household, HomePlace $from, HomePlace $to): bool
     {
         $saves = $household->uses * ($from->reach->total() - $to->reach->total());
 
         return $saves > 0 && self::costOf($household, $from, $to) / $saves * self::WEEKS_IN_MONTH <= self::WORTH_WEEKS;
     }
 
-    private static function costOf(Household $household, Dwelling $from, Dwelling $to): float
+    private static function costOf(Household $household, HomePlace $from, HomePlace $to): float
     {
         return $from->reach->total() + $to->reach->total() + self::LABEL_SECONDS
             + (\count($household->things) - 1) * ($from->reach->take + $to->reach->take);

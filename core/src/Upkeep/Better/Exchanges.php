@@ -35,7 +35,7 @@ final readonly class Exchanges
         return $exchanges;
     }
 
-    private function move(Household $household, Dwelling $to): BetterHome
+    private function move(Household $household, HomePlace $to): BetterHome
     {
         $from = $this->question->dwellings[$household->home];
         $saves = $household->uses * ($from->reach->total() - $to->reach->total());

@@ -26,7 +26,7 @@ final class HomesQuestion
 
     /**
      * @param list<Household> $households
-     * @param array<int, Dwelling> $dwellings by their numbers
+     * @param array<int, HomePlace> $dwellings by their numbers
      */
     public function __construct(public readonly array $households, public readonly array $dwellings)
     {

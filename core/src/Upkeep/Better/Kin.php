@@ -29,7 +29,7 @@ final readonly class Kin
 
     /**
      * @param list<Household> $households
-     * @param array<int, Dwelling> $dwellings by their numbers
+     * @param array<int, HomePlace> $dwellings by their numbers
      */
     public static function of(array $households, array $dwellings): self
     {
@@ -50,7 +50,7 @@ final readonly class Kin
         return new self(array_filter($known, $isTold, \ARRAY_FILTER_USE_KEY), $kinds, $kindsOfUnits);
     }
 
-    public function has(Household $household, Dwelling $place): bool
+    public function has(Household $household, HomePlace $place): bool
     {
         $criterion = $place->scheme->criteria[0];
         $kinds = $this->kinds[$place->id] ?? $this->kindsOfUnits[$place->unit] ?? null;

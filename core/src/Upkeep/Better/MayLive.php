@@ -28,13 +28,13 @@ final class MayLive
     }
 
     /** Returns why not; null where it may. What else moves in or out is not looked at. */
-    public function why(Household $household, Dwelling $from, Dwelling $to): ?string
+    public function why(Household $household, HomePlace $from, HomePlace $to): ?string
     {
         return $this->whyByLabel($household, $from, $to) ?? $this->whyThere($household, $from, $to);
     }
 
     /** Returns why its things do not belong by what the two places say; null where they do. */
-    public function whyByLabel(Household $household, Dwelling $from, Dwelling $to): ?string
+    public function whyByLabel(Household $household, HomePlace $from, HomePlace $to): ?string
     {
         foreach ($household->things as $thing) {
             $why = $to->says->excludes($thing)
@@ -50,7 +50,7 @@ final class MayLive
     }
 
     /** Returns why a place that they belong in cannot take them; null where it can. */
-    public function whyThere(Household $household, Dwelling $from, Dwelling $to): ?string
+    public function whyThere(Household $household, HomePlace $from, HomePlace $to): ?string
     {
         if (!$to->takesIn || null === $to->inside || null === $to->capacity) {
             return 'not measured, or for new things only';
@@ -92,7 +92,7 @@ final class MayLive
         };
     }
 
-    private static function whyOutOfSeason(Thing $thing, Dwelling $from, Dwelling $to): ?string
+    private static function whyOutOfSeason(Thing $thing, HomePlace $from, HomePlace $to): ?string
     {
         return match (true) {
             '' !== $to->season && $to->season !== $thing->season => 'kept for '.$to->season,
@@ -101,13 +101,13 @@ final class MayLive
         };
     }
 
-    private function isHeavyTooHigh(Household $household, Dwelling $from, Dwelling $to): bool
+    private function isHeavyTooHigh(Household $household, HomePlace $from, HomePlace $to): bool
     {
         return \in_array(Hazard::Heavy, $household->hazards, true) && Capacity::isAboveShoulder($to->heightMm) && $to->heightMm > $from->heightMm;
     }
 
     /** @return list<Hazard> */
-    private function endangered(Household $household, Dwelling $place): array
+    private function endangered(Household $household, HomePlace $place): array
     {
         return ChildReach::endangers($household->hazards, $place->isChildSafe, $place->heightMm);
     }

@@ -25,7 +25,7 @@ final readonly class Series
 
     /**
      * @param list<Household> $households
-     * @param array<int, Dwelling> $dwellings by their numbers
+     * @param array<int, HomePlace> $dwellings by their numbers
      */
     public static function of(array $households, array $dwellings): self
     {
@@ -56,7 +56,7 @@ final readonly class Series
     }
 
     /** @param non-empty-list<non-empty-list<Thing>> $groups */
-    private static function isParted(array $groups, Dwelling $like): bool
+    private static function isParted(array $groups, HomePlace $like): bool
     {
         $scheme = $like->scheme;
         $stretches = array_map(static function (array $things) use ($scheme): array {

@@ -13,7 +13,7 @@ final class Trend
     /**
      * Returns 1 where it rose, -1 where it fell, 0 where nobody can tell (test of two proportions with a common share, from memory).
      *
-     * @param list<Share> $months the oldest first
+     * @param list<Proportion> $months the oldest first
      */
     public static function of(array $months): int
     {
@@ -29,12 +29,12 @@ final class Trend
         return abs($difference) <= self::Z * $error || 0.0 === $error ? 0 : ($difference <=> 0);
     }
 
-    /** @param list<Share> $shares */
-    private static function sum(array $shares): Share
+    /** @param list<Proportion> $shares */
+    private static function sum(array $shares): Proportion
     {
-        return new Share(
-            array_sum(array_map(static fn (Share $share): int => $share->part, $shares)),
-            array_sum(array_map(static fn (Share $share): int => $share->whole, $shares)),
+        return new Proportion(
+            array_sum(array_map(static fn (Proportion $share): int => $share->part, $shares)),
+            array_sum(array_map(static fn (Proportion $share): int => $share->whole, $shares)),
         );
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Upkeep\Moving;
 
-use Lottel\Core\Upkeep\Better\Dwelling;
+use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\Household;
 
 /** All that lives in one place, which moves to another place together. */
 final readonly class PlaceGroup
 {
-    public function __construct(public Dwelling $from, public Household $all)
+    public function __construct(public HomePlace $from, public Household $all)
     {
     }
 

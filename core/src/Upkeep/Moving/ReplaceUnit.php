@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Upkeep\Moving;
 
-use Lottel\Core\Upkeep\Better\Dwelling;
+use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\MayLive;
 
 /**
@@ -23,16 +23,16 @@ final class ReplaceUnit
 
     /**
      * @param list<PlaceGroup> $groups in the order of their addresses
-     * @param list<Dwelling> $places of the new unit, in the order of their addresses, with what is in them already
+     * @param list<HomePlace> $places of the new unit, in the order of their addresses, with what is in them already
      *
      * @return list<Refilled> in the order of the groups
      */
     public function plan(array $groups, array $places): array
     {
         // Counted from the farthest place, so that of what cannot all be placed that is placed which is fetched most often.
-        $farthest = array_reduce($places, static fn (float $most, Dwelling $place): float => max($most, $place->reach->total()), 0.0) + 1;
+        $farthest = array_reduce($places, static fn (float $most, HomePlace $place): float => max($most, $place->reach->total()), 0.0) + 1;
         $costs = array_map(fn (PlaceGroup $group, int $nth): array => array_map(
-            fn (Dwelling $place, int $at): ?float => $this->takes($place, $group)
+            fn (HomePlace $place, int $at): ?float => $this->takes($place, $group)
                 ? $group->all->uses * ($place->reach->total() - $farthest) + self::KEEPS_ORDER * abs($nth - $at)
                 : null,
             $places,
@@ -69,7 +69,7 @@ final class ReplaceUnit
 
     /**
      * @param list<PlaceGroup> $groups
-     * @param list<Dwelling> $places
+     * @param list<HomePlace> $places
      * @param list<int|null> $chosen
      *
      * @return list<int|null>
@@ -93,7 +93,7 @@ final class ReplaceUnit
         return array_values($chosen);
     }
 
-    private function takes(Dwelling $place, PlaceGroup $group): bool
+    private function takes(HomePlace $place, PlaceGroup $group): bool
     {
         foreach ($group->all->things as $thing) {
             if (null !== $place->says->excludes($thing)) {

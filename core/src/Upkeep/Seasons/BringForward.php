@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Upkeep\Seasons;
 
-use Lottel\Core\Upkeep\Better\Dwelling;
+use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\MayLive;
 
 /**
@@ -20,13 +20,13 @@ final class BringForward
 
     /**
      * @param list<Seasonal> $things that are to come forward
-     * @param list<Dwelling> $fronts the places kept for the season at hand
+     * @param list<HomePlace> $fronts the places kept for the season at hand
      *
      * @return list<Seasonal> the same things, each with the place that it goes to, or with none where no room is left
      */
     public function plan(array $things, array $fronts): array
     {
-        usort($fronts, static fn (Dwelling $one, Dwelling $other): int => $one->reach->total() <=> $other->reach->total());
+        usort($fronts, static fn (HomePlace $one, HomePlace $other): int => $one->reach->total() <=> $other->reach->total());
         $plan = [];
         foreach (self::byHome($things) as $together) {
             array_push($plan, ...($this->allInOne($together, $fronts) ?? $this->eachWhereItFits($together, $fronts)));
@@ -63,7 +63,7 @@ final class BringForward
 
     /**
      * @param list<Seasonal> $together
-     * @param list<Dwelling> $fronts
+     * @param list<HomePlace> $fronts
      *
      * @return list<Seasonal>|null
      */
@@ -89,7 +89,7 @@ final class BringForward
 
     /**
      * @param list<Seasonal> $together
-     * @param list<Dwelling> $fronts
+     * @param list<HomePlace> $fronts
      *
      * @return list<Seasonal>
      */
@@ -100,7 +100,7 @@ final class BringForward
         }, $together));
     }
 
-    private function takes(Dwelling $front, Seasonal $thing): bool
+    private function takes(HomePlace $front, Seasonal $thing): bool
     {
         $litres = $front->contents->litres + $thing->household->contents->litres;
 

@@ -17,8 +17,8 @@ use Lottel\Core\Homes\Reach;
 use Lottel\Core\Upkeep\BestMoves;
 use Lottel\Core\Upkeep\Better\BetterHome;
 use Lottel\Core\Upkeep\Better\BetterHomes;
-use Lottel\Core\Upkeep\Better\Dwelling;
 use Lottel\Core\Upkeep\Better\Exchange;
+use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\HomesPlan;
 use Lottel\Core\Upkeep\Better\Household;
 use Lottel\Core\Upkeep\Better\MayLive;
@@ -37,10 +37,10 @@ final class BetterHomesTest extends TestCase
         ?int $mostGrams = null,
         int $height = 900,
         string $scheme = 'name',
-    ): Dwelling {
+    ): HomePlace {
         $inside = Box::ofMillimetres(100, (int) round($litres * 100), 100);
 
-        return new Dwelling(
+        return new HomePlace(
             $id,
             'P'.$id,
             (new Reach())->to($walk, $height, Access::Drawer),
@@ -64,9 +64,9 @@ final class BetterHomesTest extends TestCase
 
     /**
      * @param list<Household> $households
-     * @param list<Dwelling> $places
+     * @param list<HomePlace> $places
      *
-     * @return array<int, Dwelling> the places with what lives in them
+     * @return array<int, HomePlace> the places with what lives in them
      */
     private static function filled(array $households, array $places): array
     {
@@ -84,7 +84,7 @@ final class BetterHomesTest extends TestCase
 
     /**
      * @param list<Household> $households
-     * @param list<Dwelling> $places
+     * @param list<HomePlace> $places
      */
     private static function plan(array $households, array $places, int $most = 10): HomesPlan
     {
@@ -179,7 +179,7 @@ final class BetterHomesTest extends TestCase
             new Thing(crc32($name), $name, '', Kind::Paper, colour: $colour),
         );
         $blues = [$paper(1, 'Petrel', '#1f4c6b'), $paper(1, 'Squall', '#24507a'), $paper(1, 'Deep Channel', '#123a66')];
-        $byColour = static fn (int $id, float $walk): Dwelling => self::place($id, $walk, scheme: 'colour,name');
+        $byColour = static fn (int $id, float $walk): HomePlace => self::place($id, $walk, scheme: 'colour,name');
         $places = [$byColour(1, 300), self::place(2, 6000)];
         self::assertSame([], self::plan([...$blues, $paper(2, 'White', '#ffffff', 9)], $places)->moves());
         self::assertCount(1, self::plan([...$blues, $paper(2, 'Storm', '#20486e', 9)], $places)->moves());
@@ -210,9 +210,9 @@ final class BetterHomesTest extends TestCase
         self::assertSame('too heavy for it', $rules->why(self::thing(9, 10, grams: 300), self::place(9, 4000), $weak));
         $large = new Household([new Thing(1, 'Board')], 9, 1, new Contents(1, 0, 1), [Box::ofMillimetres(900, 2, 900)], []);
         self::assertSame('too large for it', $rules->why($large, self::place(9, 4000), $low));
-        $basket = new Dwelling(3, 'N', $low->reach, new Belonging(), $low->scheme, $low->inside, $low->capacity, new Contents(0, 0, 0), takesIn: false);
+        $basket = new HomePlace(3, 'N', $low->reach, new Belonging(), $low->scheme, $low->inside, $low->capacity, new Contents(0, 0, 0), takesIn: false);
         self::assertSame('not measured, or for new things only', $rules->why($knife, self::place(9, 4000), $basket));
-        $spring = new Dwelling(4, 'S', $low->reach, new Belonging(), $low->scheme, $low->inside, $low->capacity, new Contents(0, 0, 0), 'spring');
+        $spring = new HomePlace(4, 'S', $low->reach, new Belonging(), $low->scheme, $low->inside, $low->capacity, new Contents(0, 0, 0), 'spring');
         self::assertSame('kept for spring', $rules->why(self::thing(9, 1), self::place(9, 4000), $spring));
         $bulb = self::thing(4, 1, thing: new Thing(1, 'Bulbs', season: 'spring'));
         self::assertSame('its place is kept for spring', $rules->why($bulb, $spring, $low));
@@ -254,7 +254,7 @@ final class BetterHomesTest extends TestCase
         self::assertGreaterThan(5, $swaps, 'some need each other');
     }
 
-    /** @return array{list<Household>, array<int, Dwelling>} */
+    /** @return array{list<Household>, array<int, HomePlace>} */
     private static function seeded(): array
     {
         $says = [new Belonging(), new Belonging(), new Belonging(Kind::StampSet), new Belonging(Kind::StampSet, 'Oddling'), new Belonging(theme: 'sea')];
@@ -287,7 +287,7 @@ final class BetterHomesTest extends TestCase
     /**
      * @param list<BetterHome> $moves
      * @param list<Household> $households
-     * @param array<int, Dwelling> $places
+     * @param array<int, HomePlace> $places
      */
     private static function cost(array $moves, array $households, array $places): float
     {
@@ -306,7 +306,7 @@ final class BetterHomesTest extends TestCase
     /**
      * @param list<BetterHome> $moves
      * @param list<Household> $households
-     * @param array<int, Dwelling> $places
+     * @param array<int, HomePlace> $places
      */
     private function assertHolds(array $moves, array $households, array $places, string $message): void
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests\Upkeep\Figures;
 
-use Lottel\Core\Upkeep\Figures\Share;
+use Lottel\Core\Upkeep\Figures\Proportion;
 use Lottel\Core\Upkeep\Figures\Trend;
 use PHPUnit\Framework\TestCase;
 
@@ -14,26 +14,26 @@ final class FiguresTest extends TestCase
     {
         self::assertSame(
             [null, 0, 1, 50, 99, 100],
-            array_map(static fn (Share $share): ?int => $share->percent(), [
-                new Share(0, 0),
-                new Share(0, 900),
-                new Share(1, 900),
-                new Share(1, 2),
-                new Share(899, 900),
-                new Share(900, 900),
+            array_map(static fn (Proportion $share): ?int => $share->percent(), [
+                new Proportion(0, 0),
+                new Proportion(0, 900),
+                new Proportion(1, 900),
+                new Proportion(1, 2),
+                new Proportion(899, 900),
+                new Proportion(900, 900),
             ]),
         );
     }
 
     public function testATrendIsToldOnlyWhereItIsMoreThanChance(): void
     {
-        $months = static fn (int ...$parts): array => array_map(static fn (int $part): Share => new Share($part, 100), array_values($parts));
+        $months = static fn (int ...$parts): array => array_map(static fn (int $part): Proportion => new Proportion($part, 100), array_values($parts));
         self::assertSame(1, Trend::of($months(50, 52, 70, 75)));
         self::assertSame(-1, Trend::of($months(75, 70, 52, 50)));
         self::assertSame(0, Trend::of($months(50, 52, 53, 54)));
-        self::assertSame(0, Trend::of([new Share(1, 2), new Share(2, 2)]), 'of so few nobody can tell');
+        self::assertSame(0, Trend::of([new Proportion(1, 2), new Proportion(2, 2)]), 'of so few nobody can tell');
         self::assertSame(0, Trend::of([]));
-        self::assertSame(0, Trend::of([new Share(0, 0), new Share(9, 9)]));
+        self::assertSame(0, Trend::of([new Proportion(0, 0), new Proportion(9, 9)]));
         self::assertSame(0, Trend::of($months(100, 100, 100, 100)));
     }
 
@@ -49,7 +49,7 @@ final class FiguresTest extends TestCase
                 for ($i = 0; $i < 40; ++$i) {
                     $part += (int) (mt_rand(1, 10) <= 6);
                 }
-                $months[] = new Share($part, 40);
+                $months[] = new Proportion($part, 40);
             }
             $told += (int) (0 !== Trend::of($months));
         }

@@ -14,7 +14,7 @@ use Lottel\Core\Homes\Belonging;
 use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Homes\Contents;
 use Lottel\Core\Homes\Reach;
-use Lottel\Core\Upkeep\Better\Dwelling;
+use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\Household;
 use Lottel\Core\Upkeep\Moving\Assignment;
 use Lottel\Core\Upkeep\Moving\BetterStanding;
@@ -140,9 +140,9 @@ final class MovingTest extends TestCase
 
     public function testAUnitsContentsGoWhereTheyCostLeastAndASeriesKeepsItsOrder(): void
     {
-        $old = array_map(static fn (int $n): Dwelling => self::place($n, 4000, 10, 'stamp set'), [1, 2, 3]);
+        $old = array_map(static fn (int $n): HomePlace => self::place($n, 4000, 10, 'stamp set'), [1, 2, 3]);
         $groups = [self::group($old[0], 2), self::group($old[1], 9), self::group($old[2], 1)];
-        $new = array_map(static fn (int $n): Dwelling => self::place($n, 500 * $n, 10), [11, 12, 13]);
+        $new = array_map(static fn (int $n): HomePlace => self::place($n, 500 * $n, 10), [11, 12, 13]);
         self::assertSame(['P11', 'P12', 'P13'], self::where((new ReplaceUnit())->plan($groups, $new)), 'A–G stays before H–K');
         $mixed = [self::group(self::place(1, 4000, 10, 'die'), 2), self::group(self::place(2, 4000, 10, 'stamp set'), 9)];
         self::assertSame(['P12', 'P11'], self::where((new ReplaceUnit())->plan($mixed, $new)), 'what is no series goes by use');
@@ -261,11 +261,11 @@ final class MovingTest extends TestCase
         return $best;
     }
 
-    private static function place(int $id, float $walk, float $litres, string $kind = '', int $height = 900): Dwelling
+    private static function place(int $id, float $walk, float $litres, string $kind = '', int $height = 900): HomePlace
     {
         $inside = Box::ofMillimetres(100, (int) round($litres * 100 / 0.7), 100);
 
-        return new Dwelling(
+        return new HomePlace(
             $id,
             'P'.$id,
             (new Reach())->to($walk, $height, Access::Drawer),
@@ -279,7 +279,7 @@ final class MovingTest extends TestCase
     }
 
     /** @param list<Hazard> $hazards */
-    private static function group(Dwelling $from, float $uses, float $litres = 5, array $hazards = []): PlaceGroup
+    private static function group(HomePlace $from, float $uses, float $litres = 5, array $hazards = []): PlaceGroup
     {
         $thing = new Thing(++self::$number, 'thing', '', Kind::Tool);
 

@@ -15,7 +15,7 @@ use Lottel\Core\Homes\Belonging;
 use Lottel\Core\Homes\Capacity;
 use Lottel\Core\Homes\Contents;
 use Lottel\Core\Homes\Reach;
-use Lottel\Core\Upkeep\Better\Dwelling;
+use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\Household;
 use Lottel\Core\Upkeep\Seasons\BringForward;
 use Lottel\Core\Upkeep\Seasons\Seasonal;
@@ -119,7 +119,7 @@ final class SeasonsTest extends TestCase
         for ($i = 0; $i < 150; ++$i) {
             $homes = [self::place(8, 5000, 100), self::place(9, 6000, 100)];
             $fronts = array_map(
-                static fn (int $n): Dwelling => self::place($n, $random->getInt(100, 3000), $random->getInt(1, 12), $random->getInt(300, 4000)),
+                static fn (int $n): HomePlace => self::place($n, $random->getInt(100, 3000), $random->getInt(1, 12), $random->getInt(300, 4000)),
                 range(1, $random->getInt(1, 3)),
             );
             $things = array_map(
@@ -154,11 +154,11 @@ final class SeasonsTest extends TestCase
         return Day::read($text) ?? throw new \LogicException($text);
     }
 
-    private static function place(int $id, float $walk, float $litres, ?int $mostGrams = null, int $heightMm = 900): Dwelling
+    private static function place(int $id, float $walk, float $litres, ?int $mostGrams = null, int $heightMm = 900): HomePlace
     {
         $inside = Box::ofMillimetres(100, (int) round($litres * 100), 100);
 
-        return new Dwelling(
+        return new HomePlace(
             $id,
             'P'.$id,
             (new Reach())->to($walk, $heightMm, Access::Drawer),
@@ -173,7 +173,7 @@ final class SeasonsTest extends TestCase
     }
 
     /** @param list<Hazard> $hazards */
-    private static function thing(int $id, Dwelling $from, float $litres, array $hazards = [], float $grams = 100, int $side = 50): Seasonal
+    private static function thing(int $id, HomePlace $from, float $litres, array $hazards = [], float $grams = 100, int $side = 50): Seasonal
     {
         $thing = new Thing($id, 'thing '.$id, '', Kind::Tool);
 

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Cutting;
+
+use App\Kits\Kits\OpenKits;
+use App\Platform\Database\Row;
+use App\Platform\Web\Frame;
+use Doctrine\DBAL\Connection;
+
+/** What is kept ready-cut, and how fast it goes. */
+final readonly class AheadReading
+{
+    public const DAYS = 90;
+
+    public function __construct(private Connection $database, private Frame $frame)
+    {
+    }
+
+    /** @return list<AheadRow> those first that are lacking most */
+    public function rows(): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT i.*, h.address AS home, p.name AS paper,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place l ON l.id = b.place_id
+                 WHERE b.item_id = i.id AND l.nature IN ('storage', 'unfiled')) AS there,
+                (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
+                 WHERE n.item_id = i.id AND n.state = 'open' AND ".OpenKits::ARE.") AS wished,
+                (SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.item_id = i.id AND +m.reason = 'use' AND m.at >= :since
+                    AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS used
+             FROM item i JOIN item p ON p.id = i.parent_id LEFT JOIN place h ON h.id = i.home_id
+             WHERE i.kind IN ('paper', 'part-finished') AND i.tracking = 'count' AND i.removed_at IS NULL AND p.removed_at IS NULL",
+            ['since' => $this->frame->today()->modify('-'.self::DAYS.' days')->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
+        );
+        $ahead = Row::each($rows, static fn (Row $row): AheadRow => AheadRow::of($row, self::DAYS));
+        usort(
+            $ahead,
+            static fn (AheadRow $a, AheadRow $b): int => $b->lacking <=> $a->lacking ?:
+            ($a->weeks ?? 9999) <=> ($b->weeks ?? 9999) ?:
+            $a->id <=> $b->id,
+        );
+
+        return $ahead;
+    }
+}

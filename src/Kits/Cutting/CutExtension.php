@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Cutting;
+
+use App\Kits\Kits\Kits;
+use App\Platform\Web\Frame;
+use Lottel\Core\Measure\Length;
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFilter;
+use Twig\TwigFunction;
+
+/** Drawings and words of the cutting table, also for the pages of its kit. */
+final class CutExtension extends AbstractExtension
+{
+    public function __construct(
+        private readonly BladeDrawing $blade,
+        private readonly TableReading $table,
+        private readonly Kits $kits,
+        private readonly Frame $frame,
+    ) {
+    }
+
+    public function getFunctions(): array
+    {
+        return [
+            new TwigFunction('blade_drawing', $this->blade->drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('sheet_drawing', $this->blade->small(...), ['is_safe' => ['html']]),
+            new TwigFunction('cutting_of', fn (int $kit): CuttingTable => $this->table->of($this->kits->one($kit))),
+        ];
+    }
+
+    public function getFilters(): array
+    {
+        return [
+            new TwigFilter('on_rule', fn (int $ticks): string => $this->frame->lengths()->number(Length::ofTicks($ticks))),
+            new TwigFilter('minutes', self::minutes(...)),
+        ];
+    }
+
+    private static function minutes(int $seconds): string
+    {
+        return $seconds < 60 ? 'less than a minute' : 'about '.max(1, (int) round($seconds / 60)).' min';
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Cutting;
+
+use App\Kits\Kits\Kit;
+use App\Kits\Kits\OpenKits;
+use App\Platform\Database\Row;
+use App\Room\Catalogue\Item;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Colour\Difference;
+use Lottel\Core\Colour\Lab;
+use Lottel\Core\Colour\Srgb;
+use Lottel\Core\Cutting\PaperWish;
+
+/** What a kit's pieces may be cut from: what lies in drawers and no other kit wants, and what is on its tray and not cut yet. */
+final readonly class SheetsReading
+{
+    private const MOST = 600;
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    /** @return array<string, Lab> the colours of all papers, by their hex */
+    public function colours(): array
+    {
+        $hexes = Row::words($this->database->fetchFirstColumn(
+            "SELECT DISTINCT colour FROM item WHERE colour IS NOT NULL AND kind IN ('paper', 'scrap', 'part-finished')",
+        ));
+
+        return array_combine($hexes, array_map(static fn (string $hex): Lab => Lab::of(Srgb::ofHex($hex)), $hexes));
+    }
+
+    /**
+     * @param int $narrowest the shorter side of the smallest piece, in ticks
+     * @param array<string, Lab> $colours of all papers, by their hex
+     *
+     * @return list<StockSheet> in the order of their numbers
+     */
+    public function of(Kit $kit, Item $paper, int $narrowest, PaperWish $wish, array $colours): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "WITH own AS (
+                SELECT id FROM item WHERE id = :paper UNION SELECT id FROM item WHERE parent_id = :paper
+                UNION SELECT id FROM item WHERE kind IN ('paper', 'scrap', 'part-finished') AND colour IN (SELECT value FROM json_each(:colours))),
+             few AS (
+                SELECT i.id FROM own JOIN item i ON i.id = own.id
+                WHERE i.removed_at IS NULL AND i.tracking = 'count' AND i.kind IN ('paper', 'scrap', 'part-finished') AND i.outline IS NULL
+                    AND i.sheet_width >= CAST(:narrowest AS INTEGER) AND i.sheet_height >= CAST(:narrowest AS INTEGER)
+                    AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND p.nature <> 'outside')
+                ORDER BY i.sheet_width * i.sheet_height DESC, i.id LIMIT ".self::MOST.")
+             SELECT i.*,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
+                 WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
+                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN kit k ON k.tray_id = b.place_id WHERE b.item_id = i.id AND k.id = :kit) AS on_tray,
+                (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
+                 WHERE n.item_id = i.id AND n.kit_id <> :kit AND n.state = 'open' AND ".OpenKits::ARE.") AS others_want,
+                (SELECT coalesce(sum(n.quantity - n.to_cut), 0) FROM need n WHERE n.item_id = i.id AND n.kit_id = :kit)
+                    - (SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.item_id = i.id AND m.kit_id = :kit AND +m.reason = 'use'
+                        AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS by_hand,
+                (SELECT count(*) FROM sheet_in_work s WHERE s.item_id = i.id AND s.kit_id = :kit AND NOT s.is_logged
+                    AND json_extract(s.tree, '$.made')) AS begun
+             FROM few JOIN item i ON i.id = few.id ORDER BY i.id",
+            ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => self::coloursLike($paper, $wish, $colours)],
+        );
+
+        return array_values(array_filter(array_map(static fn (array $columns): ?StockSheet => StockSheet::of(new Row($columns)), $rows)));
+    }
+
+    /** @param array<string, Lab> $colours */
+    private static function coloursLike(Item $paper, PaperWish $wish, array $colours): string
+    {
+        if (null === $paper->colour) {
+            return '[]';
+        }
+        $wanted = Lab::of(Srgb::ofHex($paper->colour));
+        $like = array_filter($colours, static fn (Lab $known): bool => Difference::isWithin($wish->tolerance(), $wanted, $known));
+
+        return json_encode(array_map(strval(...), array_keys($like)), \JSON_THROW_ON_ERROR);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Making;
+
+use App\Kits\Design\Designs;
+use App\Kits\Design\StepDone;
+use App\Kits\Kits\Kit;
+use App\Platform\Steps\StepRefused;
+use App\Platform\Steps\Unknown;
+use App\Platform\Web\Frame;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Design\MakingStep;
+use Lottel\Core\Design\MakingSteps;
+
+/** A step of making is done for some of a kit's cards. */
+final readonly class DoStep
+{
+    public function __construct(private EntityManagerInterface $entities, private Designs $designs, private Frame $frame)
+    {
+    }
+
+    /**
+     * @param int $done for so many of them altogether
+     *
+     * @throws StepRefused if the design has no such step, or makes fewer
+     * @throws Unknown if the kit has no design
+     */
+    public function __invoke(Kit $kit, string $key, int $done): MakingStep
+    {
+        $design = $this->designs->one($kit)->design();
+        $steps = (new MakingSteps($this->frame->lengths()))->of($design);
+        $step = array_values(array_filter($steps, static fn (MakingStep $step): bool => $step->key === $key))[0] ?? throw StepRefused::stepIsGone();
+        if ($done > $design->quantity) {
+            throw StepRefused::stepIsGone();
+        }
+        $kit->trayInUse();
+        $kit->beginMaking();
+        $row = $this->entities->getRepository(StepDone::class)->findOneBy(['kit' => $kit, 'step' => $key]);
+        if (null === $row) {
+            $row = new StepDone($kit, $key, 0);
+            $this->entities->persist($row);
+        }
+        $row->done = $done;
+
+        return $step;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Accounts;
+
+use App\Platform\Web\Frame;
+use App\Room\Stores\Rooms;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Measure\LengthUnit;
+
+/** How the household measures, what time it is in it, and what its first room is called. */
+final readonly class DescribeRoom
+{
+    public function __construct(private Rooms $rooms, private EntityManagerInterface $entities, private Frame $frame)
+    {
+    }
+
+    public function __invoke(string $name, LengthUnit $measure, string $timeZone): void
+    {
+        foreach ($this->rooms->all() as $index => $room) {
+            $room->measureIn($measure, $timeZone);
+            $room->name = 0 === $index ? $name : $room->name;
+        }
+        $this->entities->flush();
+        $this->frame->reset();
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Platform\Database;
+
+/** What happened to a row. */
+enum Change: string
+{
+    case Insert = 'insert';
+    case Update = 'update';
+    case Delete = 'delete';
+}

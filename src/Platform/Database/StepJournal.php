@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Platform\Database;
+
+use Doctrine\DBAL\Connection;
+
+/**
+ * What a step changed, row by row, written down by the database itself: whichever way a change comes, an undo finds it.
+ * The triggers are made from the columns that a table has; a migration that changes a table calls install() again.
+ */
+final readonly class StepJournal
+{
+    /** The tables that are watched, with the columns that follow from the log and are no change of their own. */
+    public const TABLES = [
+        'room' => [], 'unit' => [], 'place' => [], 'item' => ['used_at', 'since'], 'companion' => [], 'kit' => [], 'need' => [],
+        'label_wish' => [], 'saved_search' => [], 'label_sheet' => [], 'spot' => [], 'put_off' => [],
+        'piece' => [], 'sheet_in_work' => [], 'cut_plan' => ['setting', 'effort'],
+        'design' => [], 'pattern' => [], 'making_step' => [],
+        'contact' => [], 'occasion' => [], 'kit_occasion' => [], 'kit_time' => [], 'other_hours' => [],
+        'folder' => [], 'set_aside' => [], 'gift' => [], 'price' => [], 'album' => [], 'album_page' => [],
+        'loan' => [], 'workshop' => [], 'share' => [], 'bag' => [], 'rest' => [],
+        'errand' => [], 'errand_task' => [], 'place_count' => [], 'stock_rule' => [],
+        'house_move' => [], 'moving_box' => [], 'handover' => [],
+    ];
+
+    public function __construct(private Connection $database)
+    {
+    }
+
+    public function begin(string $requestId): void
+    {
+        $this->database->insert('current_step', ['request_id' => $requestId]);
+    }
+
+    public function end(): void
+    {
+        $this->database->executeStatement('DELETE FROM current_step');
+    }
+
+    /** How much a step changed. */
+    public function count(string $requestId): int
+    {
+        return Row::number($this->database->fetchOne('SELECT count(*) FROM step_change WHERE request_id = ?', [$requestId]));
+    }
+
+    /** @return list<StepChange> what a step changed, in order */
+    public function of(string $requestId): array
+    {
+        $rows = $this->database->fetchAllAssociative('SELECT subject, row_id, what, was, became FROM step_change WHERE request_id = ? ORDER BY id', [
+            $requestId,
+        ]);
+
+        return self::read($rows);
+    }
+
+    /**
+     * What a long step changed, some at a time, the last first; each some in its order.
+     *
+     * @return iterable<int, list<StepChange>>
+     */
+    public function backwards(string $requestId, int $atOnce): iterable
+    {
+        for ($part = 0; [] !== ($changes = $this->fromBehind($requestId, $part * $atOnce, $atOnce)); ++$part) {
+            yield $part => $changes;
+        }
+    }
+
+    /** @return list<StepChange> some of what a step changed, in order, after so many of the last */
+    public function fromBehind(string $requestId, int $after, int $many): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT subject, row_id, what, was, became FROM step_change WHERE request_id = ? ORDER BY id DESC LIMIT '.$many.' OFFSET '.$after,
+            [$requestId],
+        );
+
+        return self::read(array_reverse($rows));
+    }
+
+    /**
+     * @param list<array<string, mixed>> $rows
+     *
+     * @return list<StepChange>
+     */
+    private static function read(array $rows): array
+    {
+        return Row::each($rows, static fn (Row $row): StepChange => new StepChange(
+            $row->text('subject'),
+            $row->int('row_id'),
+            $row->one('what', Change::class),
+            self::columns($row->textOrNull('was')),
+            self::columns($row->textOrNull('became')),
+        ));
+    }
+
+    /** @return list<string> the statements that make the triggers anew, for those of the tables that there are by now */
+    public static function install(Connection $database): array
+    {
+        $statements = [];
+        foreach (self::TABLES as $table => $derived) {
+            $columns = array_values(array_diff(Row::words($database->fetchFirstColumn("SELECT name FROM pragma_table_info('$table')")), $derived));
+            $statements = [...$statements, ...[] === $columns ? [] : self::triggers($table, $columns)];
+        }
+        $statements[] = 'DROP TRIGGER IF EXISTS step_movement_insert';
+        $statements[] = <<<'SQL'
+            CREATE TRIGGER step_movement_insert AFTER INSERT ON movement WHEN NEW.reverses_id IS NULL
+            BEGIN INSERT INTO step_change (request_id, subject, row_id, what) SELECT request_id, 'movement', NEW.id, 'insert' FROM current_step; END
+            SQL;
+
+        return $statements;
+    }
+
+    /**
+     * @param list<string> $columns
+     *
+     * @return list<string>
+     */
+    private static function triggers(string $table, array $columns): array
+    {
+        $json = static fn (string $row): string => 'json_object('.
+            implode(', ', array_map(static fn (string $column): string => "'$column', $row.$column", $columns)).
+            ')';
+        $differs = implode(' OR ', array_map(static fn (string $column): string => "OLD.$column IS NOT NEW.$column", $columns));
+        $changed = static fn (string $take): string => '(SELECT json_group_object(o.key, '.
+            $take.
+            '.value) FROM json_each('.
+            $json('OLD').
+            ') o JOIN json_each('.
+            $json('NEW').
+            ') n ON n.key = o.key WHERE o.value IS NOT n.value)';
+        $note = static fn (
+            string $what,
+            string $row,
+            string $was,
+            string $became,
+        ): string => "INSERT INTO step_change (request_id, subject, row_id, what, was, became)
+            SELECT request_id, '$table', $row.rowid, '$what', $was, $became FROM current_step";
+
+        return [
+            "DROP TRIGGER IF EXISTS step_{$table}_insert",
+            "CREATE TRIGGER step_{$table}_insert AFTER INSERT ON $table BEGIN ".$note('insert', 'NEW', 'NULL', $json('NEW')).'; END',
+            "DROP TRIGGER IF EXISTS step_{$table}_update",
+            "CREATE TRIGGER step_{$table}_update AFTER UPDATE OF ".
+            implode(', ', $columns).
+            " ON $table WHEN $differs BEGIN ".
+            $note('update', 'NEW', $changed('o'), $changed('n')).
+            '; END',
+            "DROP TRIGGER IF EXISTS step_{$table}_delete",
+            "CREATE TRIGGER step_{$table}_delete AFTER DELETE ON $table BEGIN ".$note('delete', 'OLD', $json('OLD'), 'NULL').'; END',
+        ];
+    }
+
+    /** @return array<string, int|string|null> */
+    private static function columns(?string $json): array
+    {
+        $decoded = null === $json ? [] : json_decode($json, true);
+        $columns = [];
+        foreach (\is_array($decoded) ? $decoded : [] as $column => $value) {
+            $columns[(string) $column] = \is_int($value) || \is_string($value) ? $value : null;
+        }
+
+        return $columns;
+    }
+}

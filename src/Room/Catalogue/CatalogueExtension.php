@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Room\Catalogue;
+
+use Lottel\Core\Picture\StandIn;
+use Twig\Extension\AbstractExtension;
+use Twig\TwigFunction;
+
+/** Pictures of things on pages. */
+final class CatalogueExtension extends AbstractExtension
+{
+    public function __construct(private readonly SeenDrawing $seen, private readonly Prices $prices, private readonly LayFlat $flat)
+    {
+    }
+
+    public function getFunctions(): array
+    {
+        return [
+            new TwigFunction('thing_picture', ThingPicture::drawn(...), ['is_safe' => ['html']]),
+            new TwigFunction('marks_drawing', $this->seen->marks(...), ['is_safe' => ['html']]),
+            new TwigFunction('seen_place', $this->seen->place(...), ['is_safe' => ['html']]),
+            new TwigFunction('seen_cut_out', $this->seen->cutOut(...), ['is_safe' => ['html']]),
+            new TwigFunction('stand_in', StandIn::of(...)),
+            new TwigFunction('prices_of', $this->prices->of(...)),
+            new TwigFunction('flat_until', $this->flat->until(...)),
+        ];
+    }
+}

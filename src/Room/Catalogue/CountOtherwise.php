@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Room\Catalogue;
+
+use App\Platform\Database\Row;
+use App\Platform\Steps\StepRefused;
+use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Log\RefusedRetracking;
+use Lottel\Core\Log\Retracking;
+use Lottel\Core\Log\Tracking;
+
+/** Counts a thing in another way from now on; the log keeps its lines as they were counted. */
+final readonly class CountOtherwise
+{
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private ItemIndex $index)
+    {
+    }
+
+    /**
+     * @throws RefusedRetracking if what is in a place does not come out even, or cannot be counted so
+     * @throws StepRefused if some of it is on a tray, where its kit's list counts it too
+     */
+    public function __invoke(Item $item, Retracking $retracking): void
+    {
+        $this->entities->flush();
+        $this->checkNobodyIsOwed($item);
+        $last = $this->database->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]);
+        if (null !== $last && false !== $last) {
+            $this->database->insert('retracking', [
+                'item_id' => $item->id, 'movement_id' => $last, 'from_tracking' => $retracking->from->value, 'to_tracking' => $retracking->to->value,
+                'was' => $retracking->was, 'becomes' => $retracking->becomes,
+            ]);
+            $this->convertBalances($item, $retracking);
+        }
+        $this->convertLists($item, $retracking);
+        $item->tracking = $retracking->to;
+        $this->index->item($item);
+    }
+
+    /** A loan is written down as the thing was counted then. */
+    private function checkNobodyIsOwed(Item $item): void
+    {
+        $loan = $this->database->fetchAssociative(
+            'SELECT l.way, c.name FROM loan l JOIN contact c ON c.id = l.contact_id WHERE l.item_id = ? AND l.ended < l.quantity LIMIT 1',
+            [$item->id],
+        );
+        if (false !== $loan) {
+            $row = new Row($loan);
+            throw StepRefused::isOnLoan($item->name, $row->text('way').('lent' === $row->text('way') ? ' to ' : ' from ').$row->text('name'));
+        }
+    }
+
+    private function convertBalances(Item $item, Retracking $retracking): void
+    {
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT b.place_id, b.quantity, p.nature, p.address FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = ?',
+            [$item->id],
+        );
+        $rows = Row::each($rows, static fn (Row $row): Row => $row);
+        $inside = array_filter($rows, static fn (Row $row): bool => $row->one('nature', PlaceNature::class)->isInside());
+        if (Tracking::One === $retracking->to && \count($inside) > 1) {
+            throw RefusedRetracking::isInSeveralPlaces();
+        }
+        foreach ($rows as $row) {
+            $this->convertBalance($item, $row, $retracking);
+        }
+    }
+
+    private function convertBalance(Item $item, Row $row, Retracking $retracking): void
+    {
+        $nature = $row->one('nature', PlaceNature::class);
+        if (PlaceNature::Tray === $nature) {
+            throw StepRefused::bringHomeFirst($item->name, $row->text('address'));
+        }
+        $was = $row->int('quantity');
+        $quantity = $nature->isInside() ? $retracking->exactly($was, $row->text('address')) : $retracking->converted($was);
+        $balance = ['item_id' => $item->id, 'place_id' => $row->int('place_id')];
+        if (0 === $quantity) {
+            $this->database->delete('balance', $balance);
+        } else {
+            $this->database->update('balance', ['quantity' => $quantity], $balance);
+        }
+    }
+
+    private function convertLists(Item $item, Retracking $retracking): void
+    {
+        foreach ($this->database->fetchAllAssociative('SELECT id, quantity, taken FROM need WHERE item_id = ?', [$item->id]) as $columns) {
+            $need = new Row($columns);
+            $quantity = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted($need->int('quantity')));
+            $taken = $retracking->converted($need->int('taken'));
+            $this->database->update('need', ['quantity' => $quantity, 'taken' => $taken], ['id' => $need->int('id')]);
+        }
+        $shares = $this->database->fetchAllKeyValue('SELECT s.id, s.each FROM share s JOIN need n ON n.id = s.need_id WHERE n.item_id = ?', [$item->id]);
+        foreach ($shares as $share => $each) {
+            $dealt = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted(Row::number($each)));
+            $this->database->update('share', ['each' => $dealt], ['id' => $share]);
+        }
+    }
+}

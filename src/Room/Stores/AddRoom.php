@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Room\Stores;
+
+use App\Platform\Web\Frame;
+use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Room\RoomLayout;
+
+/** One more room, which measures as the first one does. */
+final readonly class AddRoom
+{
+    public function __construct(private EntityManagerInterface $entities, private Frame $frame)
+    {
+    }
+
+    public function __invoke(string $name): Room
+    {
+        $room = new Room($name, $this->frame->measure(), $this->frame->room()->timeZone);
+        $room->plan = (new RoomLayout())->toArray();
+        $this->entities->persist($room);
+        $this->entities->flush();
+
+        return $room;
+    }
+}

@@ -1,0 +1,271 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Room\Undo;
+
+use App\Platform\Database\Change;
+use App\Platform\Database\Rows;
+use App\Platform\Database\StepChange;
+use App\Platform\Steps\Step;
+use App\Platform\Steps\StepRefused;
+use App\Room\Log\LogLine;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Kit\NeedState;
+use Lottel\Core\Kit\Stage;
+use Lottel\Core\Log\PlaceNature;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Log\Undone;
+
+/** Takes back what a step did to kits and their lists, and leaves alone what others have done to them since. */
+final readonly class RestoreKits
+{
+    private const LIFE = ['stage' => true, 'tray_id' => true, 'out_since' => true, 'closed_at' => true];
+
+    public function __construct(private Rows $rows, private Connection $database)
+    {
+    }
+
+    public function kit(Step $step, StepChange $change, Undone $back): void
+    {
+        match ($change->what) {
+            Change::Insert => $this->unplan($step, $change, $back),
+            Change::Update => $this->changeBack($change, $back),
+            Change::Delete => $this->planAgain($change, $back),
+        };
+    }
+
+    /**
+     * Returns the kits with which somebody has gone on since a step moved something for them: they stay where they are in
+     * their life.
+     *
+     * @param list<StepChange> $changes
+     *
+     * @return list<int>
+     */
+    public function goneOnSince(array $changes): array
+    {
+        $moved = array_map(
+            static fn (StepChange $change): int => $change->row,
+            array_filter($changes, static fn (StepChange $change): bool => 'movement' === $change->table),
+        );
+        $kits = array_unique(
+            array_map(
+                static fn (StepChange $change): int => $change->row,
+                array_filter($changes, static fn (StepChange $change): bool => 'kit' === $change->table),
+            ),
+        );
+
+        return [] === $moved
+            ? []
+            : array_values(
+                array_filter(
+                    $kits,
+                    fn (int $kit): bool => false !==
+                        $this->database->fetchOne(
+                            'SELECT 1 FROM movement m WHERE m.kit_id = ? AND m.id > ? AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1
+                                FROM movement r WHERE r.reverses_id = m.id)',
+                            [$kit, max($moved)],
+                        ),
+                ),
+            );
+    }
+
+    /** Whether a change is about where a kit stands in its life. */
+    public function isLife(StepChange $change): bool
+    {
+        return Change::Update === $change->what && [] === array_diff_key($change->was, self::LIFE);
+    }
+
+    public function need(StepChange $change, Undone $back): void
+    {
+        match ($change->what) {
+            Change::Insert => $this->takeOff($change, $back),
+            Change::Update => $this->unsettle($change, $back),
+            Change::Delete => $this->putOn($change, $back),
+        };
+    }
+
+    /** A thing goes back onto a tray only while its own kit has it. */
+    public function checkTray(LogLine $line): void
+    {
+        $back = $line->movement->from;
+        if (!$back->isTray()) {
+            return;
+        }
+        $kit = null === $line->kitId ? null : $this->rows->get('kit', $line->kitId);
+        if (null === $kit || $kit['tray_id'] !== $back->id) {
+            throw StepRefused::trayIsGone();
+        }
+    }
+
+    /** A line of the list that an old step had settled is open again. */
+    public function wakeUp(LogLine $line, Undone $back): void
+    {
+        if (
+            null === $line->kitId
+            || !\in_array($line->movement->reason, [Reason::Pull, Reason::Lose], true)
+            || PlaceNature::Tray === $line->movement->from->nature
+        ) {
+            return;
+        }
+        $id = $this->database->fetchOne('SELECT id FROM need WHERE kit_id = ? AND item_id = ?', [$line->kitId, $line->movement->item]);
+        $need = \is_int($id) ? $this->rows->get('need', $id) : null;
+        if (null === $need) {
+            return;
+        }
+        $taken = max(0, (int) $need['taken'] - (Reason::Pull === $line->movement->reason ? $line->movement->quantity : 0));
+        if (0 === $taken && null !== $need['instead_of_id']) {
+            $this->rows->remove('need', (int) $need['id']);
+            $this->database->executeStatement("UPDATE need SET state = 'open' WHERE id = ? AND state = 'replaced'", [$need['instead_of_id']]);
+            $back->offTheList($this->nameOf($need));
+        } else {
+            $this->rows->put('need', (int) $need['id'], ['taken' => $taken, 'state' => $this->settled($need, $taken, (int) $need['quantity'])]);
+            $back->wanted($this->nameOf($need));
+        }
+    }
+
+    private function unplan(Step $step, StepChange $change, Undone $back): void
+    {
+        $kit = $this->rows->get('kit', $change->row);
+        if (null === $kit) {
+            return;
+        }
+        $name = (string) $kit['name'];
+        $isUsed = [] !== array_filter(
+            ['need', 'piece', 'design', 'kit_occasion', 'kit_time', 'album_page', 'workshop'],
+            fn (string $of): bool => $this->rows->has($of, 'kit_id', $change->row),
+        );
+        if (Stage::Planned->value !== $kit['stage'] || $isUsed) {
+            $back->stays(\sprintf('“%s” stays: other things belong to it by now.', $name));
+
+            return;
+        }
+        if ($this->rows->has('movement', 'kit_id', $change->row)) {
+            $this->rows->put('kit', $change->row, ['removed_at' => $step->at->format('Y-m-d H:i:s')]);
+        } else {
+            $this->rows->remove('kit', $change->row);
+        }
+        $back->kitGone($name);
+    }
+
+    private function changeBack(StepChange $change, Undone $back): void
+    {
+        $kit = $this->rows->get('kit', $change->row);
+        if (null === $kit) {
+            return;
+        }
+        $name = (string) $kit['name'];
+        $isSame = StepChange::holds($change->became, $kit);
+        $isLife = $this->isLife($change);
+        if (!$isSame) {
+            if (!$isLife) {
+                throw StepRefused::changedSince('“'.$name.'”');
+            }
+
+            return;
+        }
+        $leavesTray = \array_key_exists('tray_id', $change->was) && null === $change->was['tray_id'];
+        if ($leavesTray && $this->rows->has('balance', 'place_id', (int) $kit['tray_id'])) {
+            return;
+        }
+        if (isset($change->was['tray_id']) && $this->rows->has('kit', 'tray_id', $change->was['tray_id'])) {
+            throw StepRefused::trayHasAnother();
+        }
+        $this->rows->put('kit', $change->row, $change->was);
+        match (true) {
+            $isLife => $back->kitIs($name, (string) ($change->was['stage'] ?? $kit['stage'])),
+            \array_key_exists('removed_at', $change->was) => $back->kitBack($name),
+            default => $back->asBefore('“'.$name.'”'),
+        };
+    }
+
+    private function planAgain(StepChange $change, Undone $back): void
+    {
+        $this->rows->add('kit', $change->row, $change->was);
+        $back->kitBack($change->text('name'));
+    }
+
+    private function takeOff(StepChange $change, Undone $back): void
+    {
+        $need = $this->rows->get('need', $change->row);
+        if (null === $need) {
+            return;
+        }
+        $name = $this->nameOf($need);
+        $more = (int) $need['quantity'] - (int) $change->became['quantity'];
+        if (0 === (int) $need['taken'] && $more <= 0) {
+            $this->rows->remove('need', $change->row);
+            $back->offTheList($name);
+
+            return;
+        }
+        $quantity = max(1, $more, (int) $need['taken']);
+        $this->rows->put('need', $change->row, [
+            'quantity' => $quantity,
+            'to_cut' => min($quantity, (int) $need['to_cut']),
+            'for_design' => min($quantity, (int) $need['for_design']),
+            'state' => $this->settled($need, (int) $need['taken'], $quantity),
+        ]);
+        $back->listChanged($name);
+    }
+
+    private function unsettle(StepChange $change, Undone $back): void
+    {
+        $need = $this->rows->get('need', $change->row);
+        if (null === $need) {
+            return;
+        }
+        if (StepChange::holds($change->became, $need)) {
+            $this->rows->put('need', $change->row, $change->was);
+        } else {
+            $taken = max(0, (int) $need['taken'] - $this->added($change, 'taken'));
+            $quantity = max(1, $taken, (int) $need['quantity'] - $this->added($change, 'quantity'));
+            $this->rows->put('need', $change->row, [
+                'taken' => $taken,
+                'quantity' => $quantity,
+                'to_cut' => min($quantity, max(0, (int) $need['to_cut'] - $this->added($change, 'to_cut'))),
+                'for_design' => min($quantity, max(0, (int) $need['for_design'] - $this->added($change, 'for_design'))),
+                'state' => $this->settled($need, $taken, $quantity),
+            ]);
+        }
+        $state = (string) ($this->rows->get('need', $change->row)['state'] ?? '');
+        if (isset($change->was['state']) || isset($change->was['taken'])) {
+            NeedState::Open->value === $state ? $back->wanted($this->nameOf($need)) : $back->listChanged($this->nameOf($need));
+        } elseif (isset($change->was['quantity'])) {
+            $back->listChanged($this->nameOf($need));
+        }
+    }
+
+    private function putOn(StepChange $change, Undone $back): void
+    {
+        $kit = $this->rows->get('kit', (int) $change->was['kit_id']);
+        if (null === $kit || Stage::Closed->value === $kit['stage']) {
+            throw StepRefused::changedSince(null === $kit ? 'The kit' : '“'.$kit['name'].'”');
+        }
+        $was = $change->was;
+        $was['instead_of_id'] = isset($was['instead_of_id']) && $this->rows->has('need', 'id', $was['instead_of_id']) ? $was['instead_of_id'] : null;
+        $this->rows->add('need', $change->row, $was);
+        $back->onTheList($this->nameOf($change->was));
+    }
+
+    private function added(StepChange $change, string $column): int
+    {
+        return (int) ($change->became[$column] ?? 0) - (int) ($change->was[$column] ?? 0);
+    }
+
+    /** @param array<string, int|string|null> $need */
+    private function settled(array $need, int $taken, int $quantity): string
+    {
+        $tracking = Tracking::from((string) ($this->rows->get('item', (int) $need['item_id'])['tracking'] ?? 'count'));
+
+        return NeedState::settled($tracking, $quantity, $taken)->value;
+    }
+
+    /** @param array<string, int|string|null> $need */
+    private function nameOf(array $need): string
+    {
+        return (string) ($this->rows->get('item', (int) $need['item_id'])['name'] ?? '');
+    }
+}

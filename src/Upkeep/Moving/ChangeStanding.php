@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Upkeep\Moving;
+
+use App\Room\Stores\Unit;
+use Doctrine\ORM\EntityManagerInterface;
+
+/** Two pieces of furniture have changed places: each stands where the other stood, on the floor plan and at its wall. */
+final readonly class ChangeStanding
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /** @throws MovingRefused if one of them stands nowhere, or it is one and the same */
+    public function __invoke(Unit $one, Unit $other): void
+    {
+        if ($one === $other) {
+            throw MovingRefused::isOneUnit();
+        }
+        foreach ([$one, $other] as $unit) {
+            if (null === $unit->planX || null === $unit->planY) {
+                throw MovingRefused::standsNowhere($unit->letters);
+            }
+        }
+        [$one->planX, $other->planX] = [$other->planX, $one->planX];
+        [$one->planY, $other->planY] = [$other->planY, $one->planY];
+        [$one->turn, $other->turn] = [$other->turn, $one->turn];
+        [$one->wall, $other->wall] = [$other->wall, $one->wall];
+        [$one->walk, $other->walk] = [$other->walk, $one->walk];
+        [$one->room, $other->room] = [$other->room, $one->room];
+        $this->entities->flush();
+    }
+}

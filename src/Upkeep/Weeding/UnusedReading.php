@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Upkeep\Weeding;
+
+use App\Platform\Database\KeptUntilChanged;
+use App\Platform\Database\Row;
+use App\Room\Catalogue\ThingRow;
+use App\Room\Stores\Place;
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Homes\Capacity;
+use Lottel\Core\Upkeep\Weeding\UnusedRoom;
+use Lottel\Core\Upkeep\Weeding\UnusedThing;
+use Lottel\Core\Upkeep\Weeding\UsedUp;
+use Symfony\Component\Clock\ClockInterface;
+
+/** What lies in the drawers and is not used, and how a use-it-up month went; read from the log. */
+final readonly class UnusedReading
+{
+    private const LEAST_MONTHS = 6;
+
+    public function __construct(private Connection $database, private KeptUntilChanged $kept, private ClockInterface $clock)
+    {
+    }
+
+    public function summary(): UnusedSummary
+    {
+        return $this->kept->get(UnusedSummary::class, $this->clock->now()->format('Y-m-d'), fn (): UnusedSummary => UnusedSummary::of($this->found(null)));
+    }
+
+    /** Whether anything was written down so long ago. */
+    public function goesBack(int $months): bool
+    {
+        $since = $this->clock->now()->modify(\sprintf('-%d months', $months))->format('Y-m-d H:i:s');
+
+        return false !== $this->database->fetchOne('SELECT 1 FROM item WHERE removed_at IS NULL AND since <= ? LIMIT 1', [$since]);
+    }
+
+    /**
+     * Returns what is idle in some places.
+     *
+     * @param list<int> $places
+     */
+    public function in(array $places): UnusedRoom
+    {
+        return $this->found($places);
+    }
+
+    /** Returns how a month of one kind went: pieces of what is counted, else things. */
+    public function month(Kind $kind, \DateTimeImmutable $first): UsedUp
+    {
+        $until = $first->modify('+1 month');
+        $there = $this->there($kind);
+        $left = $there - ($until > $this->clock->now() ? 0 : $this->net($kind, $until->format('Y-m-d H:i:s')));
+        $row = new Row($this->database->fetchAssociative(
+            "SELECT coalesce(sum(CASE WHEN t.nature = 'outside' AND m.reason IN ('use', 'cut') THEN m.quantity ELSE 0 END), 0) AS used,
+                coalesce(sum(CASE WHEN (t.nature = 'outside' AND m.reason = 'discard' AND f.address NOT IN (:boxes)) OR t.address IN (:boxes)
+                    THEN m.quantity ELSE 0 END), 0) AS parted,
+                coalesce(sum(CASE WHEN f.nature = 'outside' AND m.reason = 'take in' THEN m.quantity ELSE 0 END), 0) AS came
+             FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
+             JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id
+             WHERE m.at >= :since AND m.at < :until AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+            ['kind' => $kind->value, 'since' => $first->format('Y-m-d H:i:s'), 'until' => $until->format('Y-m-d H:i:s'), 'boxes' => Place::PARTING],
+            ['boxes' => ArrayParameterType::STRING],
+        ) ?: []);
+        $before = $there - $this->net($kind, $first->format('Y-m-d H:i:s'));
+
+        return new UsedUp($before, $row->int('used'), $row->int('parted'), $row->int('came'), $left);
+    }
+
+    private function there(Kind $kind): int
+    {
+        return Row::number($this->database->fetchOne(
+            "SELECT coalesce(sum(b.quantity), 0) FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature <> 'outside'
+             WHERE i.kind = :kind AND i.tracking IN ('one', 'count') AND p.address NOT IN (:boxes)",
+            ['kind' => $kind->value, 'boxes' => Place::PARTING],
+            ['boxes' => ArrayParameterType::STRING],
+        ));
+    }
+
+    /** What came into the room less what left it, since a moment; what waits to be gone has left it. */
+    private function net(Kind $kind, string $since): int
+    {
+        $net = $this->database->fetchOne(
+            "SELECT coalesce(sum(CASE WHEN f.nature = 'outside' OR f.address IN (:boxes) THEN m.quantity ELSE 0 END)
+                - sum(CASE WHEN t.nature = 'outside' OR t.address IN (:boxes) THEN m.quantity ELSE 0 END), 0)
+             FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
+             JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE m.at >= :since",
+            ['kind' => $kind->value, 'since' => $since, 'boxes' => Place::PARTING],
+            ['boxes' => ArrayParameterType::STRING],
+        );
+
+        return (int) Row::word($net);
+    }
+
+    /** @param list<int>|null $places null for all */
+    private function found(?array $places): UnusedRoom
+    {
+        $only = null === $places ? '' : 'AND p.id IN ('.implode(', ', [0, ...$places]).')';
+        $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
+        $rows = $this->database->iterateAssociative(
+            "SELECT i.*, b.place_id, b.quantity, julianday(:now) - julianday(coalesce(i.used_at, i.since)) AS days
+             FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' JOIN item i ON i.id = b.item_id
+             WHERE i.kind NOT IN ('finished piece', 'part-finished') AND coalesce(i.used_at, i.since) < :since $only",
+            ['now' => $now->format('Y-m-d H:i:s'), 'since' => $now->modify(\sprintf('-%d months', self::LEAST_MONTHS))->format('Y-m-d H:i:s')],
+        );
+        $things = [];
+        foreach ($rows as $columns) {
+            $row = new Row($columns);
+            $thing = ThingRow::of($row);
+            $days = $columns['days'] ?? 0;
+            $litres = Capacity::withAir($thing->contents()->litres);
+            $things[] = new UnusedThing($thing->id, $row->int('place_id'), is_numeric($days) ? (int) $days : 0, $litres);
+        }
+        usort($things, static fn (UnusedThing $a, UnusedThing $b): int => $b->litres <=> $a->litres ?: $a->item <=> $b->item);
+
+        return new UnusedRoom($things);
+    }
+}

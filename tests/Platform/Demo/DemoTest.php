@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Platform\Demo;
+
+use App\Platform\Database\Row;
+use App\Platform\Demo\FurnishRoom;
+use App\Platform\Demo\TellStory;
+use App\Room\Log\AuditReading;
+use App\Tests\RoomTestCase;
+
+final class DemoTest extends RoomTestCase
+{
+    public function testTheTideLoftIsFurnishedByReplayingItsStory(): void
+    {
+        $this->service(FurnishRoom::class)->people();
+        $this->service(FurnishRoom::class)->furniture();
+        $this->service(TellStory::class)->tell();
+
+        $report = $this->service(AuditReading::class)->report();
+        self::assertSame([], $report->differences);
+        self::assertGreaterThanOrEqual(60, $report->places);
+        self::assertGreaterThanOrEqual(250, $report->items);
+        self::assertGreaterThanOrEqual(6, $this->number('SELECT count(*) FROM unit'));
+        self::assertEqualsCanonicalizing(
+            ['planned', 'pulling', 'making', 'returning', 'closed'],
+            $this->database()->fetchFirstColumn('SELECT DISTINCT stage FROM kit'),
+        );
+        self::assertGreaterThan(
+            170,
+            $this->number('SELECT julianday(max(at)) - julianday(min(at)) FROM movement WHERE kit_id IS NOT NULL'),
+        );
+        foreach (['take in', 'pull', 'use', 'make', 'return', 'lose'] as $reason) {
+            self::assertGreaterThan(0, $this->number('SELECT count(*) FROM movement WHERE reason = ?', [$reason]), $reason);
+        }
+        $this->signIn('ada');
+        foreach (
+            [
+                '/plan',
+                '/pull',
+                '/make',
+                '/return',
+                '/stores',
+                '/log',
+                '/upkeep',
+                '/find?q=light',
+                ...array_map(
+                    static fn (mixed $address): string => '/stores/places/'.Row::word($address),
+                    $this->database()->fetchFirstColumn("SELECT address FROM place WHERE nature = 'storage' LIMIT 20"),
+                ),
+            ] as $path
+        ) {
+            $this->get($path);
+            $this->assertCode(200, $path);
+        }
+        foreach ($this->database()->fetchAllAssociative('SELECT id, stage FROM kit') as $kit) {
+            $row = new Row($kit);
+            [$id, $stage] = [$row->int('id'), $row->text('stage')];
+            foreach (['', '/pull', '/make', '/return'] as $tail) {
+                $this->get("/kits/{$id}{$tail}");
+                self::assertContains($this->code(), [200, 302], "{$stage} {$tail}");
+            }
+        }
+    }
+}
