@@ -28,7 +28,7 @@ final class ArrowsTest extends TestCase
         'Filing' => ['Catalogue', 'Colour'],
         'Label' => ['Catalogue', 'Measure'],
         'Round' => ['Furniture'],
-        'Stash' => ['Catalogue', 'Colour', 'Log', 'Measure', 'Paper'],
+        'ListImport' => ['Catalogue', 'Colour', 'Log', 'Measure', 'Paper'],
         'Room' => ['Furniture', 'Measure', 'Round', 'Words'],
         'Picture' => ['Catalogue', 'Colour', 'Furniture', 'Homes', 'Measure'],
         'Homes' => ['Care', 'Catalogue', 'Colour', 'Furniture', 'Log', 'Measure', 'Round'],
