@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Calendar\Lending;
 
 use App\Calendar\Year\Contact;
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\Row;
 use App\Platform\Steps\Unknown;
 use App\Room\Catalogue\Item;
@@ -117,8 +116,7 @@ final class Loans implements ResetInterface
     public function kitsThatWant(Item $item): array
     {
         return Row::words($this->database->fetchFirstColumn(
-            "SELECT k.name FROM need n JOIN kit k ON k.id = n.kit_id
-             WHERE n.item_id = ? AND n.state = 'open' AND ".OpenKits::ARE.' ORDER BY k.due_on IS NULL, k.due_on, k.id LIMIT 6',
+            'SELECT w.name FROM open_want w WHERE w.item_id = ? ORDER BY w.due_on IS NULL, w.due_on, w.kit_id LIMIT 6',
             [$item->id],
         ));
     }

@@ -29,8 +29,7 @@ final readonly class ShelfReading
     private const IN_ALBUM = 'EXISTS (SELECT 1 FROM album_page ap JOIN album a ON a.id = ap.album_id WHERE ap.item_id = i.id AND a.removed_at IS NULL)';
 
     /** How many of an item lie in drawers. */
-    private const THERE = "(SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
-        WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled'))";
+    private const THERE = '(SELECT s.here FROM stock_of_item s WHERE s.item_id = i.id)';
 
     public function __construct(private Connection $database)
     {
@@ -133,9 +132,8 @@ final readonly class ShelfReading
     {
         $rows = $this->database->fetchAllAssociative(
             'SELECT '.ThingLine::COLUMNS.', i.details, h.name AS home_name, h.says_theme, h.says_kind, '.self::THERE." AS there,
-                (SELECT k.makes FROM movement m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id AND +m.reason = 'make' ORDER BY m.id LIMIT 1) AS makes,
-                (SELECT k.occasion FROM movement m JOIN kit k ON k.id = m.kit_id
-                 WHERE m.item_id = i.id AND +m.reason = 'make' ORDER BY m.id LIMIT 1) AS occasion,
+                (SELECT k.makes FROM piece_made m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id ORDER BY m.movement_id LIMIT 1) AS makes,
+                (SELECT k.occasion FROM piece_made m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id ORDER BY m.movement_id LIMIT 1) AS occasion,
                 (SELECT min(m.at) FROM movement m WHERE m.item_id = i.id AND m.reverses_id IS NULL) AS made_at
              FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.removed_at IS NULL AND $condition
              ORDER BY h.address IS NULL, h.address, i.name LIMIT ".self::MOST,
@@ -215,10 +213,10 @@ final readonly class ShelfReading
     {
         $colours = [];
         foreach ($this->database->fetchAllAssociative(
-            "SELECT made.item_id, u.colour, min(u.kind IN ('ink', 'ribbon')) AS is_beside FROM movement made
-             JOIN movement m ON m.kit_id = made.kit_id AND +m.reason IN ('use', 'cut')
+            "SELECT made.item_id, u.colour, min(u.kind IN ('ink', 'ribbon')) AS is_beside FROM piece_made made
+             JOIN use_of_item m ON m.kit_id = made.kit_id
              JOIN item u ON u.id = m.item_id AND u.colour IS NOT NULL AND u.kind IN ('paper', 'scrap', 'part-finished', 'ink', 'ribbon')
-             WHERE made.item_id IN (?) AND +made.reason = 'make' GROUP BY made.item_id, u.colour ORDER BY is_beside, min(m.id)",
+             WHERE made.item_id IN (?) GROUP BY made.item_id, u.colour ORDER BY is_beside, min(m.movement_id)",
             [[0, ...$items]],
             [ArrayParameterType::INTEGER],
         ) as $columns) {

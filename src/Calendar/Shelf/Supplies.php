@@ -26,11 +26,8 @@ final readonly class Supplies
     public function of(int $item): SupplyList
     {
         $kit = $this->database->fetchAssociative(
-            "SELECT m.kit_id, k.name, sum(m.quantity) AS made,
-                (SELECT sum(o.quantity) FROM movement o WHERE o.kit_id = m.kit_id AND +o.reason = 'make'
-                    AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = o.id)) AS all_made
-             FROM movement m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = ? AND +m.reason = 'make'
-                AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) GROUP BY m.kit_id ORDER BY m.kit_id DESC LIMIT 1",
+            'SELECT m.kit_id, k.name, (SELECT sum(o.quantity) FROM piece_made o WHERE o.kit_id = m.kit_id) AS all_made
+             FROM piece_made m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = ? ORDER BY m.kit_id DESC LIMIT 1',
             [$item],
         );
         if (false === $kit) {
@@ -56,14 +53,13 @@ final readonly class Supplies
     {
         $rows = $this->database->fetchAllAssociative(
             "SELECT i.id, i.name, i.maker, i.kind, i.tracking, i.colour_name, i.colour,
-                sum(CASE WHEN +m.reason IN ('use', 'cut') AND t.nature = 'outside' THEN m.quantity ELSE 0 END) AS used,
+                (SELECT coalesce(sum(u.quantity), 0) FROM use_of_item u WHERE u.item_id = i.id AND u.kit_id = :kit) AS used,
                 (SELECT p.cents FROM price p WHERE p.item_id = coalesce(i.parent_id, i.id) ORDER BY p.day DESC, p.id DESC LIMIT 1) AS cents,
                 (SELECT p.quantity FROM price p WHERE p.item_id = coalesce(i.parent_id, i.id) ORDER BY p.day DESC, p.id DESC LIMIT 1) AS price_of
-             FROM movement m JOIN item i ON i.id = m.item_id JOIN place t ON t.id = m.to_id
-             WHERE m.kit_id = ? AND +m.reason IN ('use', 'cut', 'pull') AND i.kind <> 'finished piece'
-                AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)
-             GROUP BY i.id ORDER BY used = 0, i.kind, i.name",
-            [$kit],
+             FROM item i WHERE i.kind <> 'finished piece'
+                AND i.id IN (SELECT p.item_id FROM item_use p WHERE p.kit_id = :kit UNION SELECT u.item_id FROM use_of_item u WHERE u.kit_id = :kit)
+             ORDER BY used = 0, i.kind, i.name",
+            ['kit' => $kit],
         );
 
         return array_values(array_filter(Row::each($rows, fn (Row $row): Supply => new Supply(

@@ -36,8 +36,8 @@ final class KitTimes
     public function driesUntil(int $kit): ?Day
     {
         $columns = $this->database->fetchAssociative(
-            "SELECT max(m.at) AS made, max(t.drying_days) AS days FROM kit_time t JOIN movement m ON m.kit_id = t.kit_id AND +m.reason = 'make'
-             AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) WHERE t.kit_id = ? AND t.drying_days > 0 HAVING made IS NOT NULL",
+            'SELECT max(m.at) AS made, max(t.drying_days) AS days FROM kit_time t JOIN piece_made m ON m.kit_id = t.kit_id
+             WHERE t.kit_id = ? AND t.drying_days > 0 HAVING made IS NOT NULL',
             [$kit],
         );
         if (false === $columns) {
@@ -58,8 +58,7 @@ final class KitTimes
     public function of(array $kits, array $said): array
     {
         $ids = array_map(static fn (KitRow $kit): int => $kit->id, $kits);
-        $done = $this->numbers("SELECT kit_id AS kit, sum(quantity) AS many FROM movement m WHERE kit_id IN (?) AND +reason = 'make'
-            AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) GROUP BY kit_id", $ids);
+        $done = $this->numbers('SELECT kit_id AS kit, sum(quantity) AS many FROM piece_made WHERE kit_id IN (?) GROUP BY kit_id', $ids);
         $pieces = $this->numbers('SELECT kit_id AS kit, sum(quantity) AS many FROM piece WHERE kit_id IN (?) GROUP BY kit_id', $ids);
         $sheets = $this->numbers('SELECT kit_id AS kit, count(*) AS many FROM sheet_in_work WHERE kit_id IN (?) GROUP BY kit_id', $ids);
         $open = $this->numbers('SELECT kit_id AS kit, count(*) AS many FROM sheet_in_work WHERE kit_id IN (?) AND NOT is_logged GROUP BY kit_id', $ids);

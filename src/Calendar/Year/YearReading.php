@@ -224,9 +224,8 @@ final readonly class YearReading
     {
         $machines = $called = [];
         foreach ($this->database->fetchAllAssociative(
-            "SELECT n.kit_id, i.id, i.name FROM need n JOIN item i ON i.id = n.item_id
-             WHERE n.kit_id IN (?) AND i.kind = 'machine' AND n.state <> 'replaced' AND (i.tracking = 'one' OR 1 >=
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND p.nature <> 'outside'))",
+            "SELECT n.kit_id, i.id, i.name FROM need n JOIN item i ON i.id = n.item_id JOIN stock_of_item s ON s.item_id = i.id
+             WHERE n.kit_id IN (?) AND i.kind = 'machine' AND n.state <> 'replaced' AND (i.tracking = 'one' OR s.in_room <= 1)",
             [[0, ...array_keys($plan)]],
             [ArrayParameterType::INTEGER],
         ) as $columns) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kits\Cutting;
 
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\Row;
 use App\Platform\Web\Frame;
 use Doctrine\DBAL\Connection;
@@ -22,14 +21,9 @@ final readonly class AheadReading
     public function rows(): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "SELECT i.*, h.address AS home, p.name AS paper,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place l ON l.id = b.place_id
-                 WHERE b.item_id = i.id AND l.nature IN ('storage', 'unfiled')) AS there,
-                (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                 WHERE n.item_id = i.id AND n.state = 'open' AND ".OpenKits::ARE.") AS wished,
-                (SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.item_id = i.id AND +m.reason = 'use' AND m.at >= :since
-                    AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS used
-             FROM item i JOIN item p ON p.id = i.parent_id LEFT JOIN place h ON h.id = i.home_id
+            "SELECT i.*, h.address AS home, p.name AS paper, s.here AS there, s.wanted AS wished,
+                (SELECT coalesce(sum(u.quantity), 0) FROM use_of_item u WHERE u.item_id = i.id AND u.reason = 'use' AND u.at >= :since) AS used
+             FROM item i JOIN stock_of_item s ON s.item_id = i.id JOIN item p ON p.id = i.parent_id LEFT JOIN place h ON h.id = i.home_id
              WHERE i.kind IN ('paper', 'part-finished') AND i.tracking = 'count' AND i.removed_at IS NULL AND p.removed_at IS NULL",
             ['since' => $this->frame->today()->modify('-'.self::DAYS.' days')->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
         );

@@ -85,9 +85,8 @@ final readonly class NamedPapers
     private function papers(string $condition, array $values): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "SELECT i.*, (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
-                    WHERE b.item_id = i.id AND p.nature <> 'outside') AS there
-             FROM item i WHERE i.kind = 'paper' AND i.parent_id IS NULL AND i.removed_at IS NULL $condition ORDER BY there DESC, i.id LIMIT 400",
+            "SELECT i.*, s.in_room AS there FROM item i JOIN stock_of_item s ON s.item_id = i.id
+             WHERE i.kind = 'paper' AND i.parent_id IS NULL AND i.removed_at IS NULL $condition ORDER BY there DESC, i.id LIMIT 400",
             $values,
         );
 

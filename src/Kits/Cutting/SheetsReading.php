@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Kits\Cutting;
 
 use App\Kits\Kits\Kit;
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\Row;
 use App\Room\Catalogue\Item;
 use Doctrine\DBAL\Connection;
@@ -49,20 +48,16 @@ final readonly class SheetsReading
                 SELECT i.id FROM own JOIN item i ON i.id = own.id
                 WHERE i.removed_at IS NULL AND i.tracking = 'count' AND i.kind IN ('paper', 'scrap', 'part-finished') AND i.outline IS NULL
                     AND i.sheet_width >= CAST(:narrowest AS INTEGER) AND i.sheet_height >= CAST(:narrowest AS INTEGER)
-                    AND EXISTS (SELECT 1 FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND p.nature <> 'outside')
+                    AND EXISTS (SELECT 1 FROM stock_of_item s WHERE s.item_id = i.id AND s.in_room > 0)
                 ORDER BY i.sheet_width * i.sheet_height DESC, i.id LIMIT ".self::MOST.")
-             SELECT i.*,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
-                 WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN kit k ON k.tray_id = b.place_id WHERE b.item_id = i.id AND k.id = :kit) AS on_tray,
-                (SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                 WHERE n.item_id = i.id AND n.kit_id <> :kit AND n.state = 'open' AND ".OpenKits::ARE.") AS others_want,
+             SELECT i.*, s.here AS stored,
+                (SELECT coalesce(sum(l.quantity), 0) FROM lies_out l WHERE l.item_id = i.id AND l.kit_id = :kit) AS on_tray,
+                (SELECT coalesce(sum(w.quantity), 0) FROM open_want w WHERE w.item_id = i.id AND w.kit_id <> :kit) AS others_want,
                 (SELECT coalesce(sum(n.quantity - n.to_cut), 0) FROM need n WHERE n.item_id = i.id AND n.kit_id = :kit)
-                    - (SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.item_id = i.id AND m.kit_id = :kit AND +m.reason = 'use'
-                        AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)) AS by_hand,
+                    - (SELECT coalesce(sum(u.quantity), 0) FROM use_of_item u WHERE u.item_id = i.id AND u.kit_id = :kit AND u.reason = 'use') AS by_hand,
                 (SELECT count(*) FROM sheet_in_work s WHERE s.item_id = i.id AND s.kit_id = :kit AND NOT s.is_logged
                     AND json_extract(s.tree, '$.made')) AS begun
-             FROM few JOIN item i ON i.id = few.id ORDER BY i.id",
+             FROM few JOIN item i ON i.id = few.id JOIN stock_of_item s ON s.item_id = i.id ORDER BY i.id",
             ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => self::coloursLike($paper, $wish, $colours)],
         );
 

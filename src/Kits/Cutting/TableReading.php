@@ -6,7 +6,6 @@ namespace App\Kits\Cutting;
 
 use App\Kits\Kits\Kit;
 use App\Kits\Paper\OffcutHomes;
-use App\Platform\Database\Row;
 use App\Room\Catalogue\Item;
 use App\Room\Log\LogBook;
 use App\Room\Stores\Place;
@@ -118,7 +117,7 @@ final readonly class TableReading
             $item = (int) $row->item->id;
             // What is ready may have been used since; it is not to be pulled once more.
             $left[$item] ??= $row->sheet()->isReady()
-                ? Row::number($this->database->fetchOne('SELECT sum(taken) FROM need WHERE kit_id = ? AND item_id = ?', [$kit->id, $item]))
+                ? array_sum($this->database->fetchFirstColumn('SELECT taken FROM need WHERE kit_id = ? AND item_id = ?', [$kit->id, $item]))
                 : $this->log->quantity($item, (int) $kit->trayInUse()->id);
             if ($left[$item] > 0) {
                 --$left[$item];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kits\Design;
 
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\Row;
 use App\Room\Catalogue\SheetColumns;
 use Doctrine\DBAL\Connection;
@@ -63,12 +62,9 @@ final readonly class EnvelopesInStock
     private function rows(): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            "SELECT i.*, h.address,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
-                 WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
-                (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                 WHERE n.item_id = i.id AND n.state = 'open' AND n.for_design = 0 AND ".OpenKits::ARE.") AS wanted
-             FROM item i LEFT JOIN place h ON h.id = i.home_id
+            "SELECT i.*, h.address, s.here AS stored,
+                (SELECT coalesce(sum(w.quantity), 0) FROM open_want w WHERE w.item_id = i.id AND w.for_design = 0) AS wanted
+             FROM item i JOIN stock_of_item s ON s.item_id = i.id LEFT JOIN place h ON h.id = i.home_id
              WHERE i.kind = 'envelope' AND i.tracking = 'count' AND i.removed_at IS NULL AND i.sheet_width IS NOT NULL ORDER BY i.id LIMIT 200",
         ), static fn (Row $row): Row => $row);
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kits\Design;
 
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\Row;
 use App\Platform\Web\Frame;
 use App\Room\Catalogue\Item;
@@ -25,10 +24,6 @@ final readonly class StartingPoints
 
     /** Bases bend under less, in mg/m² (common practice, no source). */
     private const LEAST_FOR_BASES = 200_000;
-    private const FREE = "(SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place s ON s.id = b.place_id AND s.nature IN ('storage', 'unfiled')
-                 WHERE b.item_id = i.id)
-                - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id
-                   WHERE n.item_id = i.id AND n.state = 'open' AND ".OpenKits::ARE.')';
 
     public function __construct(private Connection $database, private Designs $designs, private Frame $frame)
     {
@@ -91,8 +86,8 @@ final readonly class StartingPoints
     private function papers(): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            'SELECT i.*, h.address, '.self::FREE." AS free
-             FROM item i LEFT JOIN place h ON h.id = i.home_id
+            "SELECT i.*, h.address, s.here - s.wanted AS free
+             FROM item i JOIN stock_of_item s ON s.item_id = i.id LEFT JOIN place h ON h.id = i.home_id
              WHERE i.kind = 'paper' AND i.tracking = 'count' AND i.removed_at IS NULL AND i.sheet_width IS NOT NULL AND i.parent_id IS NULL
                 AND i.grammage >= :gsm ORDER BY i.grammage DESC, free DESC, i.id LIMIT 40",
             ['gsm' => self::LEAST_FOR_BASES],
@@ -118,8 +113,8 @@ final readonly class StartingPoints
     private function rows(): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            'SELECT i.*, h.address, coalesce(p.name, i.name) AS paper_name, i.parent_id IS NOT NULL AS is_ready, '.self::FREE." AS free
-             FROM item i LEFT JOIN place h ON h.id = i.home_id LEFT JOIN item p ON p.id = i.parent_id
+            "SELECT i.*, h.address, coalesce(p.name, i.name) AS paper_name, i.parent_id IS NOT NULL AS is_ready, s.here - s.wanted AS free
+             FROM item i JOIN stock_of_item s ON s.item_id = i.id LEFT JOIN place h ON h.id = i.home_id LEFT JOIN item p ON p.id = i.parent_id
              WHERE i.kind = 'paper' AND i.tracking = 'count' AND i.removed_at IS NULL AND i.sheet_width IS NOT NULL AND i.parent_id IS NOT NULL
              ORDER BY free DESC, i.id LIMIT 60",
         ), static fn (Row $row): Row => $row);

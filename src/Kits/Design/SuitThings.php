@@ -59,9 +59,9 @@ final readonly class SuitThings
     private function foamInStock(): ?int
     {
         $item = $this->database->fetchOne(
-            "SELECT i.id FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature = 'storage'
+            "SELECT i.id FROM item i JOIN stock_of_item s ON s.item_id = i.id AND s.here > 0
              WHERE i.kind = 'adhesive' AND i.tracking = 'count' AND i.removed_at IS NULL AND lower(i.name) LIKE '%foam square%' AND i.name NOT LIKE '%sheet%'
-             GROUP BY i.id ORDER BY sum(b.quantity) DESC, i.id LIMIT 1",
+             ORDER BY s.here DESC, i.id LIMIT 1",
         );
 
         return \is_int($item) ? $item : null;

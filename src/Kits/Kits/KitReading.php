@@ -122,22 +122,16 @@ final readonly class KitReading
     public function needsOf(array $kits): array
     {
         $rows = $this->database->fetchAllAssociative(
-            'SELECT '.ThingLine::COLUMNS.", n.*, ri.name AS instead_name,
-                    (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
-                     WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS stored,
-                    (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'tray'
-                     JOIN kit_holder k ON k.place_id = p.id
-                     WHERE b.item_id = i.id AND k.kit_id <> n.kit_id) AS on_trays,
+            'SELECT '.ThingLine::COLUMNS.", n.*, ri.name AS instead_name, s.here AS stored,
+                    (SELECT coalesce(sum(l.quantity), 0) FROM lies_out l WHERE l.item_id = i.id AND l.kit_id <> n.kit_id) AS on_trays,
                     (SELECT group_concat(CASE p.kind WHEN 'person' THEN p.name WHEN 'basket' THEN 'in ' || p.name ELSE 'with “' || k.name || '”' END,
-                        ' and ') FROM balance b
-                     JOIN place p ON p.id = b.place_id AND p.nature = 'tray' LEFT JOIN kit_holder h ON h.place_id = p.id
-                     LEFT JOIN kit k ON k.id = h.kit_id WHERE b.item_id = i.id AND (k.id IS NULL OR k.id <> n.kit_id)) AS out_with,
-                    (SELECT coalesce(sum(o.quantity - o.taken), 0) FROM need o JOIN kit k ON k.id = o.kit_id
-                     WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND o.state = 'open' AND ".OpenKits::ARE.") AS wanted,
+                        ' and ') FROM lies_out l JOIN place p ON p.id = l.place_id LEFT JOIN kit k ON k.id = l.kit_id
+                     WHERE l.item_id = i.id AND (l.kit_id IS NULL OR l.kit_id <> n.kit_id)) AS out_with,
+                    (SELECT coalesce(sum(w.quantity), 0) FROM open_want w WHERE w.item_id = i.id AND w.kit_id <> n.kit_id) AS wanted,
                     (SELECT group_concat(k.name, ', ') FROM need o JOIN kit k ON k.id = o.kit_id
                      WHERE o.item_id = i.id AND o.kit_id <> n.kit_id AND ".OpenKits::ARE."
                         AND (o.state = 'open' OR o.taken > 0)) AS other_kits
-             FROM need n JOIN item i ON i.id = n.item_id LEFT JOIN place h ON h.id = i.home_id
+             FROM need n JOIN item i ON i.id = n.item_id JOIN stock_of_item s ON s.item_id = i.id LEFT JOIN place h ON h.id = i.home_id
              LEFT JOIN need r ON r.id = n.instead_of_id LEFT JOIN item ri ON ri.id = r.item_id
              WHERE n.kit_id IN (?) ORDER BY n.id",
             [$kits],

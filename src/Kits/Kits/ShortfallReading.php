@@ -22,16 +22,12 @@ final readonly class ShortfallReading
     public function all(): array
     {
         $rows = $this->database->fetchAllAssociative(
-            'SELECT '.ThingLine::COLUMNS.", sum(n.quantity - n.taken) AS wanted, min(k.due_on) AS soonest,
-                json_group_array(k.name) AS kits,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id
-                 WHERE b.item_id = i.id AND p.nature IN ('storage', 'unfiled')) AS there,
+            'SELECT '.ThingLine::COLUMNS.", sum(w.quantity) AS wanted, min(w.due_on) AS soonest, json_group_array(w.name) AS kits, s.here AS there,
                 (SELECT p.cents FROM price p WHERE p.item_id = i.id ORDER BY p.day DESC, p.id DESC LIMIT 1) AS cents,
                 (SELECT p.quantity FROM price p WHERE p.item_id = i.id ORDER BY p.day DESC, p.id DESC LIMIT 1) AS price_of,
                 (SELECT p.shop FROM price p WHERE p.item_id = i.id AND p.shop <> '' ORDER BY p.day DESC, p.id DESC LIMIT 1) AS shop
-             FROM need n JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE."
-             JOIN item i ON i.id = n.item_id AND i.removed_at IS NULL LEFT JOIN place h ON h.id = i.home_id
-             WHERE n.state = 'open' AND n.quantity > n.taken AND i.tracking IN ('count', 'length')
+             FROM open_want w JOIN item i ON i.id = w.item_id AND i.removed_at IS NULL JOIN stock_of_item s ON s.item_id = i.id
+             LEFT JOIN place h ON h.id = i.home_id WHERE i.tracking IN ('count', 'length')
              GROUP BY i.id HAVING wanted > there ORDER BY soonest IS NULL, soonest, i.name LIMIT ".self::MOST,
         );
 

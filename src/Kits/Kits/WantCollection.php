@@ -45,10 +45,9 @@ final readonly class WantCollection
     {
         $kit->checkOpen();
         $rows = $this->database->fetchAllAssociative(
-            "SELECT i.id, sum(b.quantity) AS there FROM item i JOIN balance b ON b.item_id = i.id
-             JOIN place p ON p.id = b.place_id AND p.nature IN ('storage', 'unfiled')
+            'SELECT i.id, s.here AS there FROM item i JOIN stock_of_item s ON s.item_id = i.id AND s.here > 0
              WHERE i.collection = :collection AND i.removed_at IS NULL AND NOT EXISTS (SELECT 1 FROM need n WHERE n.kit_id = :kit AND n.item_id = i.id)
-             GROUP BY i.id ORDER BY i.id",
+             ORDER BY i.id',
             ['collection' => $collection, 'kit' => $kit->id],
         );
         if ([] === $rows) {

@@ -23,8 +23,6 @@ use Lottel\Core\Kit\Makes;
 /** What is on the bench with a kit, worked out from its list and the log. */
 final readonly class BenchReading
 {
-    private const STANDS = 'NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)';
-
     public function __construct(
         private Connection $database,
         private KitReading $kits,
@@ -153,8 +151,8 @@ final readonly class BenchReading
     private function usedThings(int $kit): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            "SELECT m.item_id, i.name, sum(m.quantity) AS many FROM movement m JOIN item i ON i.id = m.item_id
-             WHERE m.kit_id = ? AND +m.reason = 'use' AND i.tracking = 'count' AND i.kind NOT IN ('paper', 'scrap') AND ".self::STANDS.' GROUP BY m.item_id',
+            "SELECT u.item_id, i.name, sum(u.quantity) AS many FROM use_of_item u JOIN item i ON i.id = u.item_id
+             WHERE u.kit_id = ? AND u.reason = 'use' AND i.tracking = 'count' AND i.kind NOT IN ('paper', 'scrap') GROUP BY u.item_id",
             [$kit],
         ), static fn (Row $row): Row => $row);
     }
@@ -195,7 +193,7 @@ final readonly class BenchReading
     private function used(int $kit): array
     {
         return $this->counts(
-            "SELECT m.item_id, sum(m.quantity) AS many FROM movement m WHERE m.kit_id = ? AND +m.reason = 'use' AND ".self::STANDS.' GROUP BY m.item_id',
+            "SELECT u.item_id, sum(u.quantity) AS many FROM use_of_item u WHERE u.kit_id = ? AND u.reason = 'use' GROUP BY u.item_id",
             $kit,
         );
     }
@@ -204,9 +202,9 @@ final readonly class BenchReading
     private function made(int $kit): array
     {
         return Row::each($this->database->fetchAllAssociative(
-            "SELECT i.id, i.name, h.address AS home, sum(m.quantity) AS made
-             FROM movement m JOIN item i ON i.id = m.item_id LEFT JOIN place h ON h.id = i.home_id
-             WHERE m.kit_id = ? AND +m.reason = 'make' AND ".self::STANDS.' GROUP BY i.id ORDER BY min(m.id)',
+            'SELECT i.id, i.name, h.address AS home, sum(m.quantity) AS made
+             FROM piece_made m JOIN item i ON i.id = m.item_id LEFT JOIN place h ON h.id = i.home_id
+             WHERE m.kit_id = ? GROUP BY i.id ORDER BY min(m.movement_id)',
             [$kit],
         ), static fn (Row $row): MadePiece => new MadePiece($row->int('id'), $row->text('name'), $row->textOrNull('home'), $row->int('made')));
     }

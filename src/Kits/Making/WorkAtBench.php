@@ -86,8 +86,7 @@ final readonly class WorkAtBench
     private function madeBefore(Kit $kit, string $name): ?Item
     {
         $id = $this->database->fetchOne(
-            "SELECT i.id FROM movement m JOIN item i ON i.id = m.item_id AND i.name = ? AND i.removed_at IS NULL
-             WHERE m.kit_id = ? AND +m.reason = 'make' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+            'SELECT i.id FROM piece_made m JOIN item i ON i.id = m.item_id AND i.name = ? AND i.removed_at IS NULL WHERE m.kit_id = ?',
             [$name, $kit->id],
         );
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kits\Paper;
 
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\Row;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Colour\ColourWanted;
@@ -20,8 +19,6 @@ final readonly class PaperReading
     private const MOST_UNMEASURED = 8;
     private const COLUMNS = 'i.id, i.name, i.maker, i.collection, i.kind, i.colour, i.colour_name, i.parent_id, i.sheet_width, i.sheet_height, i.grammage,
         i.basis, i.direction, i.back_colour, i.finish, i.is_weighed, i.outline';
-    private const STORED = "SELECT %s FROM balance b WHERE b.item_id = i.id
-        AND b.place_id NOT IN (SELECT id FROM place WHERE nature NOT IN ('storage', 'unfiled'))";
 
     public function __construct(private Connection $database)
     {
@@ -60,18 +57,13 @@ final readonly class PaperReading
      */
     private function papers(string $condition, string $order, ?ColourWanted $colour, array $values): array
     {
-        $there = \sprintf(self::STORED, '1');
-        $stored = \sprintf(self::STORED, 'sum(b.quantity)');
-        $place = \sprintf(self::STORED, 'min(b.place_id)');
         $rows = $this->database->fetchAllAssociative(
-            "WITH few AS (SELECT i.id FROM item i WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap') AND $condition AND EXISTS ($there)
+            "WITH few AS (SELECT i.id FROM item i WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap') AND $condition AND EXISTS (SELECT 1 FROM lies_here l WHERE l.item_id = i.id)
                 AND (:colours IS NULL OR i.colour IN (SELECT value FROM json_each(:colours))) ORDER BY $order),
-             laid AS (SELECT ".self::COLUMNS.", ($stored) AS stored, ($place) AS place_id FROM few JOIN item i ON i.id = few.id)
-             SELECT i.*, p.address,
-                (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n
-                 JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE."
-                 WHERE n.item_id = i.id AND n.state = 'open') AS wished
-             FROM laid i LEFT JOIN place p ON p.id = i.place_id ORDER BY $order",
+             laid AS (SELECT ".self::COLUMNS.",
+                (SELECT min(l.place_id) FROM lies_here l WHERE l.item_id = i.id) AS place_id FROM few JOIN item i ON i.id = few.id)
+             SELECT i.*, p.address, s.here AS stored, s.wanted AS wished
+             FROM laid i JOIN stock_of_item s ON s.item_id = i.id LEFT JOIN place p ON p.id = i.place_id ORDER BY $order",
             $values + ['colours' => $this->colours($colour)],
         );
 

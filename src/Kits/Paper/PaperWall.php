@@ -52,9 +52,7 @@ final readonly class PaperWall
         $rows = $this->database->fetchAllAssociative(
             "WITH paper AS MATERIALIZED (SELECT i.id, i.kind, i.colour, i.sheet_width, i.sheet_height, $group AS in_group,
                 CASE WHEN i.colour IS NULL OR i.colour_name = '' THEN i.name ELSE i.colour_name END AS label,
-                (SELECT coalesce(sum(b.quantity), 0) FROM balance b
-                    WHERE b.item_id = i.id AND b.place_id NOT IN (SELECT id FROM place WHERE nature NOT IN ('storage', 'unfiled'))) AS stored
-                FROM item i $joined WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap'))
+                s.here AS stored FROM item i JOIN stock_of_item s ON s.item_id = i.id $joined WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap'))
              SELECT min(id) AS id, label, colour, in_group, sum(CASE WHEN kind = 'paper' THEN stored ELSE 0 END) AS sheets,
                 sum(CASE WHEN kind = 'scrap' THEN stored ELSE 0 END) AS scraps,
                 json_group_array(json_array(sheet_width, sheet_height)) FILTER (WHERE kind = 'scrap' AND sheet_width IS NOT NULL) AS scrap_sizes

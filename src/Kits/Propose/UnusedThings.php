@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kits\Propose;
 
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\Row;
 use App\Platform\Web\Frame;
 use App\Room\Catalogue\Item;
@@ -30,11 +29,6 @@ final readonly class UnusedThings
     /** Seconds to a thing of which nobody knows where it stands. */
     private const OUT_OF_THE_WAY = 60.0;
     private const SECONDS_OF_SEARCH = 0.02;
-
-    /** What of an item lies in drawers, less what other lists want of it. */
-    private const FREE = "(SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' WHERE b.item_id = i.id)
-        - (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE."
-           WHERE n.item_id = i.id AND n.state = 'open')";
 
     public function __construct(private Connection $database, private Frame $frame, private ReachOfPlaces $reach)
     {
@@ -120,9 +114,9 @@ final readonly class UnusedThings
         $rows = [];
         foreach (['i.used_at IS NULL' => 'i.since', 'i.used_at IS NOT NULL' => 'i.used_at'] as $which => $order) {
             $rows = [...$rows, ...$this->database->fetchAllAssociative(
-                'SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, i.home_id,
-                        coalesce(i.used_at, i.since) AS idle_since, '.self::FREE." AS free
-                 FROM item i WHERE i.kind = :kind AND $which AND i.removed_at IS NULL AND ($condition) AND free >= CAST(:least AS INTEGER)
+                "SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, i.home_id,
+                        coalesce(i.used_at, i.since) AS idle_since, s.here - s.wanted AS free
+                 FROM item i JOIN stock_of_item s ON s.item_id = i.id WHERE i.kind = :kind AND $which AND i.removed_at IS NULL AND ($condition) AND free >= CAST(:least AS INTEGER)
                  ORDER BY $order, i.id LIMIT ".self::MOST,
                 ['kind' => $kind->value, 'least' => $atLeast],
             )];

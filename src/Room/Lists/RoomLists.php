@@ -29,7 +29,7 @@ final readonly class RoomLists
         'loans' => 'What is lent and borrowed',
     ];
 
-    private const INSIDE = "(SELECT sum(b.quantity) FROM balance b JOIN place p ON p.id = b.place_id WHERE b.item_id = i.id AND p.nature <> 'outside')";
+    private const INSIDE = '(SELECT s.in_room FROM stock_of_item s WHERE s.item_id = i.id)';
 
     public function __construct(private Connection $database, private Frame $frame)
     {

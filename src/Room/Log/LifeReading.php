@@ -60,9 +60,8 @@ final readonly class LifeReading
     private function made(array $kits): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "SELECT k.id, k.name, k.occasion, coalesce(sum(m.quantity), 0) AS pieces FROM kit k
-             LEFT JOIN movement m ON m.kit_id = k.id AND +m.reason = 'make' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)
-             WHERE k.id IN (?) GROUP BY k.id",
+            'SELECT k.id, k.name, k.occasion, coalesce(sum(m.quantity), 0) AS pieces FROM kit k
+             LEFT JOIN piece_made m ON m.kit_id = k.id WHERE k.id IN (?) GROUP BY k.id',
             [$kits],
             [ArrayParameterType::INTEGER],
         );

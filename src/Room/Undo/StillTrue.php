@@ -12,9 +12,8 @@ use Doctrine\DBAL\Connection;
 /** What must be true of a room after a step was taken back, though later steps went on from it; the thing that forbids it is named. */
 final readonly class StillTrue
 {
-    private const KEPT = "SELECT i.name FROM set_aside s JOIN item i ON i.id = s.item_id GROUP BY s.item_id
-        HAVING count(*) > (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature <> 'outside'
-            WHERE b.item_id = s.item_id) LIMIT 1";
+    private const KEPT = 'SELECT i.name FROM set_aside s JOIN item i ON i.id = s.item_id GROUP BY s.item_id
+        HAVING count(*) > (SELECT t.in_room FROM stock_of_item t WHERE t.item_id = s.item_id) LIMIT 1';
     private const IN_ALBUMS = 'SELECT coalesce(i.name, k.name) FROM album_page a LEFT JOIN item i ON i.id = a.item_id LEFT JOIN kit k ON k.id = a.kit_id
         JOIN album b ON b.id = a.album_id AND b.removed_at IS NULL
         WHERE a.item_id IS NOT NULL OR a.kit_id IS NOT NULL GROUP BY a.item_id, a.kit_id HAVING count(*) > 1 LIMIT 1';

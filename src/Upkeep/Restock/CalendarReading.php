@@ -6,12 +6,12 @@ namespace App\Upkeep\Restock;
 
 use App\Calendar\Year\DateInYear;
 use App\Calendar\Year\YearReading;
-use App\Kits\Kits\OpenKits;
 use App\Platform\Database\KeptUntilChanged;
 use App\Platform\Database\Row;
 use App\Platform\Web\Frame;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Kit\Availability;
 use Lottel\Core\Upkeep\Restock\CardsAhead;
 use Lottel\Core\Year\Day;
 
@@ -42,14 +42,12 @@ final readonly class CalendarReading
         }
         $since = $today->plus(-self::DAYS_OF_LOG)->text();
         $made = Row::number($this->database->fetchOne(
-            "SELECT coalesce(sum(m.quantity), 0) FROM movement m WHERE m.at >= ? AND +m.reason = 'make'
-                AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
+            'SELECT coalesce(sum(m.quantity), 0) FROM piece_made m WHERE m.at >= ?',
             [$since],
         ));
         $used = $this->database->fetchAllKeyValue(
-            "SELECT i.kind, sum(m.quantity) FROM movement m JOIN item i ON i.id = m.item_id AND i.tracking = 'count'
-             JOIN place t ON t.id = m.to_id AND t.address = 'used up'
-             WHERE m.at >= ? AND +m.reason = 'use' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) GROUP BY i.kind",
+            "SELECT i.kind, sum(u.quantity) FROM use_of_item u JOIN item i ON i.id = u.item_id AND i.tracking = 'count'
+             WHERE u.at >= ? AND u.reason = 'use' GROUP BY i.kind",
             [$since],
         );
 
@@ -62,17 +60,12 @@ final readonly class CalendarReading
     /** What lies in drawers, less what the open kits want of it. */
     private function free(Kind $kind): int
     {
-        $there = Row::number($this->database->fetchOne(
-            "SELECT coalesce(sum(b.quantity), 0) FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature = 'storage'
-             WHERE i.kind = ? AND i.tracking = 'count'",
+        $stock = new Row($this->database->fetchAssociative(
+            "SELECT coalesce(sum(s.here), 0) AS here, coalesce(sum(s.wanted), 0) AS wanted
+             FROM item i JOIN stock_of_item s ON s.item_id = i.id WHERE i.kind = ? AND i.tracking = 'count' AND i.removed_at IS NULL",
             [$kind->value],
-        ));
-        $wanted = Row::number($this->database->fetchOne(
-            "SELECT coalesce(sum(max(0, n.quantity - n.taken)), 0) FROM need n JOIN item i ON i.id = n.item_id AND i.kind = ? AND i.tracking = 'count'
-             JOIN kit k ON k.id = n.kit_id AND ".OpenKits::ARE." WHERE n.state = 'open'",
-            [$kind->value],
-        ));
+        ) ?: []);
 
-        return max(0, $there - $wanted);
+        return (new Availability($stock->int('here'), 0, $stock->int('wanted')))->free();
     }
 }

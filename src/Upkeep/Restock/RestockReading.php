@@ -104,13 +104,9 @@ final readonly class RestockReading
     {
         foreach (array_chunk($items, 500) as $some) {
             $rows = $this->database->fetchAllAssociative(
-                "SELECT i.id, coalesce(r.spare, 0) AS spare, r.lead_days,
-                    (SELECT coalesce(sum(b.quantity), 0) FROM balance b JOIN place p ON p.id = b.place_id AND p.nature <> 'outside'
-                     WHERE b.item_id = i.id) AS left,
-                    (SELECT coalesce(sum(n.quantity - n.taken), 0) FROM need n
-                     JOIN kit k ON k.id = n.kit_id AND k.stage = 'planned' AND k.removed_at IS NULL
-                     WHERE n.item_id = i.id AND n.state = 'open' AND i.tracking IN ('count', 'length')) AS wanted
-                 FROM item i LEFT JOIN stock_rule r ON r.item_id = i.id WHERE i.id IN (".implode(', ', $some).') AND i.removed_at IS NULL',
+                "SELECT i.id, coalesce(r.spare, 0) AS spare, r.lead_days, s.in_room AS left,
+                    CASE WHEN i.tracking IN ('count', 'length') THEN s.wanted ELSE 0 END AS wanted
+                 FROM item i JOIN stock_of_item s ON s.item_id = i.id LEFT JOIN stock_rule r ON r.item_id = i.id WHERE i.id IN (".implode(', ', $some).') AND i.removed_at IS NULL',
             );
             foreach ($rows as $columns) {
                 $row = new Row($columns);
@@ -145,12 +141,9 @@ final readonly class RestockReading
     private function used(\DateTimeImmutable $now, int $weeks): array
     {
         $rows = 0 === $weeks ? [] : $this->database->fetchAllNumeric(
-            "SELECT m.item_id, CAST((julianday(:now) - julianday(m.at)) / 7 AS INTEGER) AS ago, sum(m.quantity)
-             FROM movement m JOIN item i ON i.id = m.item_id AND i.kind NOT IN ('scrap', 'finished piece', 'part-finished') AND i.tracking <> 'one'
-             WHERE m.at > :since AND (+m.reason IN ('use', 'cut') OR (+m.reason = 'count' AND m.note = 'counted: used without a word'))
-                AND m.to_id IN (SELECT id FROM place WHERE nature = 'outside')
-                AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)
-             GROUP BY m.item_id, ago",
+            "SELECT u.item_id, CAST((julianday(:now) - julianday(u.at)) / 7 AS INTEGER) AS ago, sum(u.quantity)
+             FROM use_of_item u JOIN item i ON i.id = u.item_id AND i.kind NOT IN ('scrap', 'finished piece', 'part-finished') AND i.tracking <> 'one'
+             WHERE u.at > :since GROUP BY u.item_id, ago",
             ['now' => $now->format('Y-m-d H:i:s'), 'since' => $now->modify(\sprintf('-%d weeks', $weeks))->format('Y-m-d H:i:s')],
         );
         $used = [];

@@ -56,8 +56,7 @@ final readonly class UnusedReading
         $there = $this->there($kind);
         $left = $there - ($until > $this->clock->now() ? 0 : $this->net($kind, $until->format('Y-m-d H:i:s')));
         $row = new Row($this->database->fetchAssociative(
-            "SELECT coalesce(sum(CASE WHEN t.nature = 'outside' AND m.reason IN ('use', 'cut') THEN m.quantity ELSE 0 END), 0) AS used,
-                coalesce(sum(CASE WHEN (t.nature = 'outside' AND m.reason = 'discard' AND f.address NOT IN (:boxes)) OR t.address IN (:boxes)
+            "SELECT coalesce(sum(CASE WHEN (t.nature = 'outside' AND m.reason = 'discard' AND f.address NOT IN (:boxes)) OR t.address IN (:boxes)
                     THEN m.quantity ELSE 0 END), 0) AS parted,
                 coalesce(sum(CASE WHEN f.nature = 'outside' AND m.reason = 'take in' THEN m.quantity ELSE 0 END), 0) AS came
              FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
@@ -68,14 +67,24 @@ final readonly class UnusedReading
         ) ?: []);
         $before = $there - $this->net($kind, $first->format('Y-m-d H:i:s'));
 
-        return new UsedUp($before, $row->int('used'), $row->int('parted'), $row->int('came'), $left);
+        return new UsedUp($before, $this->used($kind, $first, $until), $row->int('parted'), $row->int('came'), $left);
+    }
+
+    private function used(Kind $kind, \DateTimeImmutable $since, \DateTimeImmutable $until): int
+    {
+        return Row::number($this->database->fetchOne(
+            "SELECT coalesce(sum(u.quantity), 0) FROM use_of_item u JOIN item i ON i.id = u.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
+             WHERE u.at >= :since AND u.at < :until",
+            ['kind' => $kind->value, 'since' => $since->format('Y-m-d H:i:s'), 'until' => $until->format('Y-m-d H:i:s')],
+        ));
     }
 
     private function there(Kind $kind): int
     {
         return Row::number($this->database->fetchOne(
-            "SELECT coalesce(sum(b.quantity), 0) FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature <> 'outside'
-             WHERE i.kind = :kind AND i.tracking IN ('one', 'count') AND p.address NOT IN (:boxes)",
+            "SELECT coalesce(sum(s.in_room - (SELECT coalesce(sum(l.quantity), 0) FROM lies_out l JOIN place p ON p.id = l.place_id
+                WHERE l.item_id = i.id AND p.address IN (:boxes))), 0)
+             FROM item i JOIN stock_of_item s ON s.item_id = i.id WHERE i.kind = :kind AND i.tracking IN ('one', 'count')",
             ['kind' => $kind->value, 'boxes' => Place::PARTING],
             ['boxes' => ArrayParameterType::STRING],
         ));

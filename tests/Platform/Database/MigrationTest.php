@@ -42,6 +42,7 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the thirteenth' => [13];
         yield 'the fourteenth' => [14];
         yield 'the fifteenth' => [15];
+        yield 'the sixteenth' => [16];
     }
 
     #[DataProvider('versions')]
