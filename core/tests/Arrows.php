@@ -16,11 +16,12 @@ final readonly class Arrows
     public static function read(string $folder, string $namespace, int $levels = 1): self
     {
         $from = [];
+        $names = '/'.preg_quote($namespace, '/').str_repeat('\\\\(\w+)', $levels).'\\\\\w/';
         foreach (glob($folder.str_repeat('/*', $levels), \GLOB_ONLYDIR) ?: [] as $part) {
             $name = substr($part, \strlen($folder) + 1);
             $known = [];
             foreach ([...glob($part.'/*.php') ?: [], ...glob($part.'/*/*.php') ?: []] as $file) {
-                preg_match_all('/'.preg_quote($namespace, '/').str_repeat('\\\\(\w+)', $levels).'\\\\\w/', (string) file_get_contents($file), $m, \PREG_SET_ORDER);
+                preg_match_all($names, (string) file_get_contents($file), $m, \PREG_SET_ORDER);
                 $known = [...$known, ...array_map(static fn (array $found): string => implode('/', \array_slice($found, 1)), $m)];
             }
             $from[$name] = array_values(array_unique(array_diff($known, [$name])));

@@ -228,7 +228,8 @@ final class LabelLayout
             $marks[] = LabelMark::text($fitted->text, 2 * self::MARGIN, $at, $fitted->height, Face::Plain);
         }
         if (\count($shown) < \count($text->contents)) {
-            $marks[] = LabelMark::text(\sprintf('and %d more', \count($text->contents) - \count($shown)), 2 * self::MARGIN, $at + $line, $line / 1.3, Face::Bold);
+            $more = \sprintf('and %d more', \count($text->contents) - \count($shown));
+            $marks[] = LabelMark::text($more, 2 * self::MARGIN, $at + $line, $line / 1.3, Face::Bold);
         }
 
         return $marks;

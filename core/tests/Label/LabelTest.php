@@ -50,7 +50,8 @@ final class LabelTest extends TestCase
         self::assertGreaterThan(100, $head->height, 'the address can be read from afar');
         self::assertGreaterThan($line->height, $head->height);
         $small = (new LabelLayout())->draw(LabelFormat::Front, new LabelText('C3', [], 'LOTTEL:P17-4'), new LabelSize(400, 100));
-        self::assertNotContains('code', array_map(static fn (LabelMark $mark): string => $mark->kind, $small->marks), 'a code too small to be read is left out');
+        $kinds = array_map(static fn (LabelMark $mark): string => $mark->kind, $small->marks);
+        self::assertNotContains('code', $kinds, 'a code too small to be read is left out');
     }
 
     public function testALongNameIsSetSmallerThenShortened(): void

@@ -58,7 +58,8 @@ final readonly class PaperReading
     private function papers(string $condition, string $order, ?ColourWanted $colour, array $values): array
     {
         $rows = $this->database->fetchAllAssociative(
-            "WITH few AS (SELECT i.id FROM item i WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap') AND $condition AND EXISTS (SELECT 1 FROM lies_here l WHERE l.item_id = i.id)
+            "WITH few AS (SELECT i.id FROM item i WHERE i.removed_at IS NULL AND i.kind IN ('paper', 'scrap') AND $condition
+                AND EXISTS (SELECT 1 FROM lies_here l WHERE l.item_id = i.id)
                 AND (:colours IS NULL OR i.colour IN (SELECT value FROM json_each(:colours))) ORDER BY $order),
              laid AS (SELECT ".self::COLUMNS.",
                 (SELECT min(l.place_id) FROM lies_here l WHERE l.item_id = i.id) AS place_id FROM few JOIN item i ON i.id = few.id)

@@ -53,7 +53,10 @@ final class ProposeController extends Page
         $time = Duration::read(trim($request->query->getString('time')));
         $sides = TakeProposal::design($pieces, $this->frame->measure())->front();
         $proposals = $this->idle->proposals($pieces, $wants, $sides[1]->at->sides(), $sides[0]->at->sides())->withSwaps($swaps);
-        $kits = $this->shown($proposals->proposals, $pieces, [PartOfCard::Panel->value => $sides[1]->at->sides(), PartOfCard::Mat->value => $sides[0]->at->sides()]);
+        $kits = $this->shown($proposals->proposals, $pieces, [
+            PartOfCard::Panel->value => $sides[1]->at->sides(),
+            PartOfCard::Mat->value => $sides[0]->at->sides(),
+        ]);
         $parts = array_merge([], ...array_map(static fn (ProposedKit $kit): array => $kit->parts(), $kits));
         $places = array_map(static fn (array $part): ?int => $part[1]->homeId, $parts);
 

@@ -116,7 +116,8 @@ final readonly class UnusedThings
             $rows = [...$rows, ...$this->database->fetchAllAssociative(
                 "SELECT i.id, i.name, i.kind, i.colour, i.sentiments, i.themes, i.used_at, i.since, i.sheet_width, i.sheet_height, i.home_id,
                         coalesce(i.used_at, i.since) AS idle_since, s.here - s.wanted AS free
-                 FROM item i JOIN stock_of_item s ON s.item_id = i.id WHERE i.kind = :kind AND $which AND i.removed_at IS NULL AND ($condition) AND free >= CAST(:least AS INTEGER)
+                 FROM item i JOIN stock_of_item s ON s.item_id = i.id
+                 WHERE i.kind = :kind AND $which AND i.removed_at IS NULL AND ($condition) AND free >= CAST(:least AS INTEGER)
                  ORDER BY $order, i.id LIMIT ".self::MOST,
                 ['kind' => $kind->value, 'least' => $atLeast],
             )];

@@ -45,7 +45,9 @@ final readonly class ErrorPage
             default => 500,
         };
         $message = $unavailable?->getMessage() ?? $this->message($exception, $status);
-        $page = $this->twig->render('platform/web/error.html.twig', ['status' => $status, 'message' => $message, 'typed' => $this->typed($event->getRequest())]);
+        $page = $this->twig->render('platform/web/error.html.twig', [
+            'status' => $status, 'message' => $message, 'typed' => $this->typed($event->getRequest()),
+        ]);
         $event->setResponse(new Response($page, $status, 503 === $status ? ['Retry-After' => '5'] : []));
     }
 

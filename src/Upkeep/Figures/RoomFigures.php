@@ -22,7 +22,10 @@ final readonly class RoomFigures
     {
         $of = fn (callable $area): int => array_sum(array_map($area, $this->months));
 
-        return new Proportion($of(static fn (MonthFigures $month): int => $month->waste->part), $of(static fn (MonthFigures $month): int => $month->waste->whole));
+        return new Proportion(
+            $of(static fn (MonthFigures $month): int => $month->waste->part),
+            $of(static fn (MonthFigures $month): int => $month->waste->whole),
+        );
     }
 
     /** How many scraps came or went in the month in which it was most. */

@@ -107,7 +107,9 @@ final class HouseMoveController extends Page
     {
         $move = $this->moves->underWay();
 
-        return $this->render('upkeep/moving/labels.html.twig', ['move' => $move, 'many' => $move->boxes->count(), 'origin' => $request->getSchemeAndHttpHost()]);
+        return $this->render('upkeep/moving/labels.html.twig', [
+            'move' => $move, 'many' => $move->boxes->count(), 'origin' => $request->getSchemeAndHttpHost(),
+        ]);
     }
 
     private function usual(): BoxLimits

@@ -106,7 +106,8 @@ final readonly class RestockReading
             $rows = $this->database->fetchAllAssociative(
                 "SELECT i.id, coalesce(r.spare, 0) AS spare, r.lead_days, s.in_room AS left,
                     CASE WHEN i.tracking IN ('count', 'length') THEN s.wanted ELSE 0 END AS wanted
-                 FROM item i JOIN stock_of_item s ON s.item_id = i.id LEFT JOIN stock_rule r ON r.item_id = i.id WHERE i.id IN (".implode(', ', $some).') AND i.removed_at IS NULL',
+                 FROM item i JOIN stock_of_item s ON s.item_id = i.id
+                 LEFT JOIN stock_rule r ON r.item_id = i.id WHERE i.id IN (".implode(', ', $some).') AND i.removed_at IS NULL',
             );
             foreach ($rows as $columns) {
                 $row = new Row($columns);

@@ -68,7 +68,9 @@ final readonly class UpkeepRoundReading
             default => null,
         };
         if (null === $from || null === $thing) {
-            return [new TaskRow($task, $thing, TaskKind::Home === $task->what, 0, null === $thing || TaskKind::Home !== $task->what ? '' : self::inWords($where))];
+            $isHome = TaskKind::Home === $task->what;
+
+            return [new TaskRow($task, $thing, $isHome, 0, null === $thing || !$isHome ? '' : self::inWords($where))];
         }
         $there = self::quantityIn((int) $from->id, $where);
         $words = $there > 0 ? '' : self::inWords($where);

@@ -16,7 +16,8 @@ final class RouterTest extends TestCase
         $ask = static function (string $address) use ($router): string {
             $code = '$_SERVER["REQUEST_URI"] = $argv[1]; set_error_handler(fn (int $no, string $text) => throw new ErrorException($text));'
                 .'try { return require $argv[2]; } catch (ValueError $wrong) { echo "wrong: ", $wrong->getMessage(); }';
-            $process = new Process(['php', '-d', 'display_errors=0', '-r', $code, '--', $address, $router], \dirname(__DIR__, 3), ['LOTTEL_DATA' => '/nowhere']);
+            $ask = ['php', '-d', 'display_errors=0', '-r', $code, '--', $address, $router];
+            $process = new Process($ask, \dirname(__DIR__, 3), ['LOTTEL_DATA' => '/nowhere']);
             $process->run();
 
             return $process->getOutput();

@@ -13,7 +13,9 @@ final class WeedingTest extends TestCase
 {
     public function testLongerIsLess(): void
     {
-        $room = new UnusedRoom([new UnusedThing(1, 7, 100, 2.0), new UnusedThing(2, 7, 200, 3.0), new UnusedThing(3, 8, 400, 8.0), new UnusedThing(4, 8, 800, 1.0)]);
+        $room = new UnusedRoom([
+            new UnusedThing(1, 7, 100, 2.0), new UnusedThing(2, 7, 200, 3.0), new UnusedThing(3, 8, 400, 8.0), new UnusedThing(4, 8, 800, 1.0),
+        ]);
         self::assertSame([3, 2, 1], array_map(static fn (int $months): int => \count($room->since($months)->things), UnusedRoom::MONTHS));
         self::assertSame([12.0, 9.0, 1.0], array_map(static fn (int $months): float => $room->since($months)->litres(), UnusedRoom::MONTHS));
         self::assertSame([8, 7], array_keys($room->byPlace()), 'where most of it lies');
