@@ -98,6 +98,7 @@ final class LendingController extends Page
     }
 
     #[Route('/loans/{loan<[0-9]{1,12}>}/back', name: 'lent_back', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function back(Request $request, int $loan): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($loan): Outcome {
@@ -112,6 +113,7 @@ final class LendingController extends Page
     }
 
     #[Route('/loans/{loan<[0-9]{1,12}>}/lost', name: 'lent_lost', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function lost(Request $request, int $loan): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($loan): Outcome {
@@ -165,6 +167,7 @@ final class LendingController extends Page
     }
 
     #[Route('/loans/{loan<[0-9]{1,12}>}/give-back', name: 'give_back', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function giveBack(Request $request, int $loan): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($loan): Outcome {

@@ -16,6 +16,7 @@ use App\Room\Catalogue\Items;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Albums and their pages. */
 final class AlbumController extends Page
@@ -35,6 +36,7 @@ final class AlbumController extends Page
     }
 
     #[Route('/albums', name: 'begin_album', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function begin(Request $request): Response
     {
         return $this->write($request, function (Input $input): Outcome {
@@ -59,6 +61,7 @@ final class AlbumController extends Page
 
     /** A page at the end: one that is finished, or a gap. */
     #[Route('/albums/{id<[0-9]{1,12}>}', name: 'add_album_page', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function add(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
@@ -84,6 +87,7 @@ final class AlbumController extends Page
     }
 
     #[Route('/albums/{id<[0-9]{1,12}>}/pages/{page<[0-9]{1,12}>}', name: 'album_page', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function change(Request $request, int $id, int $page): Response
     {
         return $this->write($request, function (Input $input) use ($id, $page): Outcome {

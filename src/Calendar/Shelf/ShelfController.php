@@ -23,6 +23,7 @@ use Lottel\Core\Year\ShelfGap;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Finished pieces: what lies ready, which one for whom, and where they went. */
 final class ShelfController extends Page
@@ -90,6 +91,7 @@ final class ShelfController extends Page
     }
 
     #[Route('/shelf/{id<[0-9]{1,12}>}/give', name: 'give_piece', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function give(Request $request, int $id, GivePiece $give): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $give): Outcome {
@@ -126,6 +128,7 @@ final class ShelfController extends Page
     }
 
     #[Route('/shelf/{id<[0-9]{1,12}>}/keep', name: 'keep_piece', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function keep(Request $request, int $id, KeepForDay $keep): Response
     {
         return $this->write($request, function (Input $input) use ($id, $keep): Outcome {
@@ -144,6 +147,7 @@ final class ShelfController extends Page
     }
 
     #[Route('/shelf/aside/{aside<[0-9]{1,12}>}', name: 'not_aside', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function back(Request $request, int $aside, KeepForDay $keep): Response
     {
         return $this->write($request, function () use ($aside, $keep): Outcome {

@@ -13,6 +13,7 @@ use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The year as a calendar that other programs ask for. */
 final class FeedController extends Page
@@ -22,6 +23,7 @@ final class FeedController extends Page
     }
 
     #[Route('/year/feeds', name: 'give_feed', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function give(Request $request): Response
     {
         return $this->write($request, function (Input $input, Step $step): Outcome {
@@ -37,6 +39,7 @@ final class FeedController extends Page
     }
 
     #[Route('/year/feeds/{feed<[0-9]{1,12}>}', name: 'stop_feed', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function stop(Request $request, int $feed): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($feed): Outcome {

@@ -12,6 +12,7 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Birthdays out of a calendar or an address book: looked at first, then taken into the year. */
 final class ImportController extends Page
@@ -24,6 +25,7 @@ final class ImportController extends Page
 
     /** Shows what a file has; nothing is written. */
     #[Route('/occasions/file', name: 'look_for_dates', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function look(Request $request): Response
     {
         $input = $this->input($request);
@@ -48,6 +50,7 @@ final class ImportController extends Page
     }
 
     #[Route('/occasions/import', name: 'import_dates', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function import(Request $request, KeepOccasion $keep): Response
     {
         return $this->write($request, function (Input $input) use ($keep): Outcome {

@@ -14,6 +14,7 @@ use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** People and dates. */
 final class OccasionController extends Page
@@ -58,6 +59,7 @@ final class OccasionController extends Page
     }
 
     #[Route('/occasions', name: 'add_occasion', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function add(Request $request): Response
     {
         return $this->write($request, function (Input $input): Outcome {
@@ -93,6 +95,7 @@ final class OccasionController extends Page
     }
 
     #[Route('/occasions/{occasion<[0-9]{1,12}>}', name: 'change_occasion', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function change(Request $request, int $occasion): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($occasion): Outcome {
@@ -112,6 +115,7 @@ final class OccasionController extends Page
 
     /** A kit for the next of its dates, or the one that is named. */
     #[Route('/occasions/{occasion<[0-9]{1,12}>}/kit', name: 'plan_for_occasion', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function plan(Request $request, int $occasion, PlanForOccasion $plan): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($occasion, $plan): Outcome {

@@ -106,6 +106,7 @@ final class YearController extends Page
 
     /** When a kit is due, how long it takes, how long it dries, and from when on it can be worked on. */
     #[Route('/year/kits/{id<[0-9]{1,12}>}', name: 'kit_time', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function kit(Request $request, int $id, SayTime $say): Response
     {
         return $this->write($request, function (Input $input) use ($id, $say): Outcome {

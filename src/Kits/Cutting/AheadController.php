@@ -54,6 +54,7 @@ final class AheadController extends Page
     }
 
     #[Route('/paper/ahead', name: 'cut_batch', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function batch(Request $request, AskForPieces $ask): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($ask): Outcome {

@@ -22,6 +22,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The cutting table of a kit. */
 final class CutController extends Page
@@ -62,6 +63,7 @@ final class CutController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pieces', name: 'ask_for_pieces', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function ask(Request $request, int $id, AskForPieces $ask): Response
     {
         return $this->write($request, function (Input $input) use ($id, $ask): Outcome {
@@ -76,6 +78,7 @@ final class CutController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pieces/{piece<[0-9]{1,12}>}', name: 'change_piece', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function change(Request $request, int $id, int $piece, AskForPieces $ask): Response
     {
         return $this->write($request, function (Input $input) use ($id, $piece, $ask): Outcome {
@@ -90,6 +93,7 @@ final class CutController extends Page
 
     /** What is not begun is planned anew, out of what is free now. */
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/plan', name: 'plan_cuts', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function plan(Request $request, int $id, PlanCuts $plan): Response
     {
         return $this->write($request, function () use ($id, $plan): Outcome {
@@ -102,6 +106,7 @@ final class CutController extends Page
 
     /** A better plan is looked for a little longer; the page asks again until there is none or a person stops it. */
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/better', name: 'better_cuts', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function better(Request $request, int $id, PlanCuts $plan): Response
     {
         $isBetter = false;
@@ -126,6 +131,7 @@ final class CutController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/made', name: 'cut_made', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function made(Request $request, int $id, MakeCut $cut): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $cut): Outcome {
@@ -140,6 +146,7 @@ final class CutController extends Page
 
     /** The label of a paper under the blade, or of the trimmer itself, says that the cut is made. */
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/scanned', name: 'cut_scanned', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function scanned(Request $request, int $id, MakeCut $cut, ReadLabel $read): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $cut, $read): Outcome {
@@ -159,6 +166,7 @@ final class CutController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/wrong', name: 'cut_wrong', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function wrong(Request $request, int $id, MakeCut $cut): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $cut): Outcome {
@@ -183,6 +191,7 @@ final class CutController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/stop', name: 'stop_cutting', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function stop(Request $request, int $id, MakeCut $cut): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $cut): Outcome {
@@ -193,6 +202,7 @@ final class CutController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/cut/scored', name: 'scored', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function scored(Request $request, int $id, MakeCut $cut): Response
     {
         return $this->write($request, function (Input $input) use ($id, $cut): Outcome {

@@ -28,6 +28,7 @@ use Lottel\Core\Kit\Makes;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The board of a kit: its design as a whole, and what it takes besides paper. */
 final class DesignController extends Page
@@ -79,6 +80,7 @@ final class DesignController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/design/new', name: 'begin_design', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function begin(Request $request, int $id, BeginDesign $begin): Response
     {
         return $this->write($request, function (Input $input) use ($id, $begin): Outcome {
@@ -95,6 +97,7 @@ final class DesignController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/design', name: 'change_design', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function change(Request $request, int $id, ChangeDesign $change): Response
     {
         return $this->write($request, function (Input $input) use ($id, $change): Outcome {
@@ -111,6 +114,7 @@ final class DesignController extends Page
 
     /** Something beside the papers: taken, or not taken any more; an envelope takes the place of another one. */
     #[Route('/kits/{id<[0-9]{1,12}>}/design/things', name: 'design_thing', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function thing(Request $request, int $id, ChangeDesign $change): Response
     {
         return $this->write($request, function (Input $input) use ($id, $change): Outcome {

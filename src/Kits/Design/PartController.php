@@ -25,6 +25,7 @@ use Lottel\Core\Design\StartingLayout;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The parts of a design: layers, blocks, listed pieces. */
 final class PartController extends Page
@@ -42,6 +43,7 @@ final class PartController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/design/parts', name: 'add_part', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function add(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {
@@ -57,6 +59,7 @@ final class PartController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/design/parts/{part<[LBP][0-9]{1,6}>}', name: 'change_part', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function change(Request $request, int $id, string $part): Response
     {
         return $this->write($request, function (Input $input) use ($id, $part): Outcome {
@@ -89,6 +92,7 @@ final class PartController extends Page
 
     /** The drawing as it would be with what is typed; nothing is written, and what cannot be leaves it as it is. */
     #[Route('/kits/{id<[0-9]{1,12}>}/design/preview/{part<(?:[LB][0-9]{1,6}|base|new)>}', name: 'preview_part', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function preview(Request $request, int $id, string $part): Response
     {
         $input = $this->input($request);
@@ -120,6 +124,7 @@ final class PartController extends Page
 
     /** A block is pushed over the page: by keys or by hand, on the grid, and no further than the edge. */
     #[Route('/kits/{id<[0-9]{1,12}>}/design/move', name: 'move_block', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function move(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {
@@ -139,6 +144,7 @@ final class PartController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/design/layout', name: 'lay_out', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function layOut(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {

@@ -17,6 +17,7 @@ use Lottel\Core\Design\PageGrid;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Designs that are kept to be made again. */
 final class PatternController extends Page
@@ -44,6 +45,7 @@ final class PatternController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/design/pattern', name: 'keep_pattern', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function keep(Request $request, int $id, KeepPattern $keep): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $keep): Outcome {
@@ -56,6 +58,7 @@ final class PatternController extends Page
 
     /** What was changed since it was made from its pattern becomes part of that. */
     #[Route('/kits/{id<[0-9]{1,12}>}/design/take-back', name: 'take_back', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function takeBack(Request $request, int $id, KeepPattern $keep): Response
     {
         return $this->write($request, function (Input $input) use ($id, $keep): Outcome {
@@ -67,6 +70,7 @@ final class PatternController extends Page
 
     /** A kit like one that there was, in another number. */
     #[Route('/kits/{id<[0-9]{1,12}>}/again', name: 'make_again', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function kitAgain(Request $request, int $id, Kits $kits, MakeKitAgain $again): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $kits, $again): Outcome {
@@ -79,6 +83,7 @@ final class PatternController extends Page
     }
 
     #[Route('/patterns/{pattern<[0-9]{1,12}>}', name: 'make_pattern', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function make(Request $request, int $pattern, MakeAgain $make): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($pattern, $make): Outcome {

@@ -17,6 +17,7 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** A photo of a sketch that stays with a kit; its colours can be what the design comes near to. */
 final class SketchController extends Page
@@ -44,6 +45,7 @@ final class SketchController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/sketch', name: 'keep_sketch', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function keep(Request $request, int $id): Response
     {
         $new = $old = null;
@@ -62,6 +64,7 @@ final class SketchController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/sketch/off', name: 'take_sketch_off', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function off(Request $request, int $id): Response
     {
         return $this->write($request, function () use ($id): Outcome {
@@ -73,6 +76,7 @@ final class SketchController extends Page
 
     /** The colours of the sketch are what the design is to come near to; or nothing is any more. */
     #[Route('/kits/{id<[0-9]{1,12}>}/design/target', name: 'design_target', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function target(Request $request, int $id, ChangeDesign $change): Response
     {
         return $this->write($request, function (Input $input) use ($id, $change): Outcome {

@@ -20,6 +20,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class PlanController extends Page
 {
@@ -44,6 +45,7 @@ final class PlanController extends Page
     }
 
     #[Route('/kits', name: 'plan_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function plan(Request $request, PlanFromSentence $plan): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($plan): Outcome {
@@ -63,6 +65,7 @@ final class PlanController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}', name: 'describe_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function describe(Request $request, int $id, DesignedList $design): Response
     {
         return $this->write($request, function (Input $input) use ($id, $design): Outcome {
@@ -78,6 +81,7 @@ final class PlanController extends Page
 
     /** A collection that is pulled and put back as one. */
     #[Route('/kits/{id<[0-9]{1,12}>}/collection', name: 'want_collection', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function collection(Request $request, int $id, WantCollection $want): Response
     {
         return $this->write($request, function (Input $input) use ($id, $want): Outcome {
@@ -94,6 +98,7 @@ final class PlanController extends Page
 
     /** Its tray becomes free; all of it waits in a folder. */
     #[Route('/kits/{id<[0-9]{1,12}>}/park', name: 'park_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function park(Request $request, int $id, ParkKit $park, Places $places): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $park, $places): Outcome {
@@ -109,6 +114,7 @@ final class PlanController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/take-up', name: 'take_up_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function takeUp(Request $request, int $id, ParkKit $park): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $park): Outcome {
@@ -120,6 +126,7 @@ final class PlanController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/delete', name: 'delete_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function delete(Request $request, int $id, DeleteKit $delete): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $delete): Outcome {
@@ -132,6 +139,7 @@ final class PlanController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/needs', name: 'add_need', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function add(Request $request, int $id, KitList $list): Response
     {
         return $this->write($request, function (Input $input) use ($id, $list): Outcome {
@@ -145,6 +153,7 @@ final class PlanController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/needs/{need<[0-9]{1,12}>}', name: 'change_need', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function change(Request $request, int $id, int $need, KitList $list): Response
     {
         return $this->write($request, function (Input $input) use ($id, $need, $list): Outcome {

@@ -26,6 +26,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class MakeController extends Page
 {
@@ -56,6 +57,7 @@ final class MakeController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/make/use', name: 'use_up', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function useUp(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write(
@@ -76,6 +78,7 @@ final class MakeController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/make/more', name: 'one_more', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function oneMore(Request $request, int $id, PullItem $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
@@ -90,6 +93,7 @@ final class MakeController extends Page
 
     /** The next piece is done, and took what the page said. */
     #[Route('/kits/{id<[0-9]{1,12}>}/make/piece', name: 'piece_done', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function piece(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $work): Outcome {
@@ -108,6 +112,7 @@ final class MakeController extends Page
 
     /** A step of the design is done for so many of them altogether. */
     #[Route('/kits/{id<[0-9]{1,12}>}/make/step', name: 'step_done', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function step(Request $request, int $id, DoStep $do): Response
     {
         return $this->write($request, function (Input $input) use ($id, $do): Outcome {
@@ -122,6 +127,7 @@ final class MakeController extends Page
 
     /** What the bench took otherwise becomes what the design says. */
     #[Route('/kits/{id<[0-9]{1,12}>}/make/into-design', name: 'into_design', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function intoDesign(Request $request, int $id, TakeIntoDesign $take): Response
     {
         return $this->write($request, function () use ($id, $take): Outcome {
@@ -132,6 +138,7 @@ final class MakeController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/make/finish', name: 'finish', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function finish(Request $request, int $id, WorkAtBench $work): Response
     {
         return $this->write(

@@ -23,6 +23,7 @@ use Lottel\Core\Year\KitWorkload;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Lays out cards from what lies idle. */
 final class ProposeController extends Page
@@ -77,6 +78,7 @@ final class ProposeController extends Page
     }
 
     #[Route('/propose', name: 'take_proposal', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function take(Request $request, TakeProposal $take): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($take): Outcome {

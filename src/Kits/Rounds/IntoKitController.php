@@ -20,6 +20,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** From an item or a drawer straight into a kit: one that is planned or out, or a new one. */
 final class IntoKitController extends Page
@@ -31,6 +32,7 @@ final class IntoKitController extends Page
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/into-kit', name: 'into_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function __invoke(Request $request, int $id): Response
     {
         return $this->write(
@@ -42,6 +44,7 @@ final class IntoKitController extends Page
 
     /** Puts what was chosen on the list of a kit: whole things whole, of what is counted one each. */
     #[Route('/things/into-kit', name: 'several_into_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function several(Request $request): Response
     {
         return $this->write($request, function (Input $input, Step $step): Outcome {

@@ -31,6 +31,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 final class PullController extends Page
 {
@@ -69,6 +70,7 @@ final class PullController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull', name: 'start_pull', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function start(Request $request, int $id, StartPull $start): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $start): Outcome {
@@ -80,6 +82,7 @@ final class PullController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull/take', name: 'take', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function take(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -97,6 +100,7 @@ final class PullController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull/not-here', name: 'not_here', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function notHere(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -110,6 +114,7 @@ final class PullController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull/fewer', name: 'fewer', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function fewer(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, Place $place) use ($id, $pull): string {
@@ -123,6 +128,7 @@ final class PullController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull/instead', name: 'instead', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function instead(Request $request, int $id, PullItem $pull): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step) use ($id, $pull): string {
@@ -142,6 +148,7 @@ final class PullController extends Page
 
     /** Something that the catalogue does not know yet. */
     #[Route('/kits/{id<[0-9]{1,12}>}/pull/unknown', name: 'pull_unknown', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function unknown(Request $request, int $id, PullUncatalogued $pull): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pull): Outcome {
@@ -161,6 +168,7 @@ final class PullController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/pull/end', name: 'end_pull', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function end(Request $request, int $id, EndPull $end): Response
     {
         return $this->write($request, function () use ($id, $end): Outcome {

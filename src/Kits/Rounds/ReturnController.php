@@ -54,6 +54,7 @@ final class ReturnController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return', name: 'start_return', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function start(Request $request, int $id): Response
     {
         return $this->write($request, function () use ($id): Outcome {
@@ -64,6 +65,7 @@ final class ReturnController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return/home', name: 'bring_home', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function home(Request $request, int $id): Response
     {
         return $this->write(
@@ -89,6 +91,7 @@ final class ReturnController extends Page
 
     /** Some of what is counted goes home; the rest stays on the tray. */
     #[Route('/kits/{id<[0-9]{1,12}>}/return/part', name: 'bring_part', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function part(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
@@ -124,6 +127,7 @@ final class ReturnController extends Page
 
     /** A thing that cannot go home yet comes last. */
     #[Route('/kits/{id<[0-9]{1,12}>}/return/later', name: 'put_off', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function later(Request $request, int $id, PutOff $putOff): Response
     {
         return $this->write($request, function (Input $input) use ($id, $putOff): Outcome {
@@ -149,6 +153,7 @@ final class ReturnController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/return/lost', name: 'not_on_tray', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function lost(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {
@@ -160,6 +165,7 @@ final class ReturnController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/close', name: 'close_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function close(Request $request, int $id, ReturnItem $return): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $return): Outcome {

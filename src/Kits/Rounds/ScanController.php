@@ -22,6 +22,7 @@ use Lottel\Core\Label\ScanCode;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Labels that are read: by the camera, by a hand scanner, or by the stand-in for one. */
 final class ScanController extends Page
@@ -41,6 +42,7 @@ final class ScanController extends Page
     }
 
     #[Route('/scan', name: 'scanned', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function scanned(Request $request, ReadLabel $read, ScanOnRound $round, KeepHomes $homes): Response
     {
         $on = $this->context($request->request->getString('on'));

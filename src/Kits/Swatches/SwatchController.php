@@ -22,6 +22,7 @@ use Lottel\Core\Design\Design;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The colours of the room as a swatch book, and palettes from elsewhere held against it. */
 final class SwatchController extends Page
@@ -68,6 +69,7 @@ final class SwatchController extends Page
 
     /** Shows what a palette has and what in the room comes near to it; nothing is written. */
     #[Route('/stores/colours/palette', name: 'look_at_palette', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function look(Request $request): Response
     {
         return $this->ofPalette($request, fn (ReadPalette $palette): Response => $this->palette($palette));
@@ -75,6 +77,7 @@ final class SwatchController extends Page
 
     /** The same palette as a file of another kind. */
     #[Route('/stores/colours/palette.{type<gpl|css|csv|svg|pdf>}', name: 'palette_file', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function convert(Request $request, string $type): Response
     {
         return $this->ofPalette($request, function (ReadPalette $palette) use ($type): Response {
@@ -87,6 +90,7 @@ final class SwatchController extends Page
 
     /** The ticked colours are what a kit's design comes near to. */
     #[Route('/stores/colours/aim', name: 'aim_at_palette', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function aim(Request $request, Kits $kits, ChangeDesign $change): Response
     {
         return $this->write($request, function (Input $input) use ($kits, $change): Outcome {

@@ -27,6 +27,7 @@ use Lottel\Core\Workshop\Share;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** A class: who comes, what each one gets, the bags, what is carried there, what comes back. */
 final class WorkshopController extends Page
@@ -63,6 +64,7 @@ final class WorkshopController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/class', name: 'plan_class', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function plan(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {
@@ -74,6 +76,7 @@ final class WorkshopController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/class/shares', name: 'deal_out', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function dealOut(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input) use ($id): Outcome {
@@ -116,6 +119,7 @@ final class WorkshopController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/class/bags', name: 'pack_bag', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function pack(Request $request, int $id, PackBag $pack): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $pack): Outcome {
@@ -160,6 +164,7 @@ final class WorkshopController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/class/back', name: 'after_class', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function cameBack(Request $request, int $id, AfterClass $after): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $after): Outcome {

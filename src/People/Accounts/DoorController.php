@@ -15,12 +15,14 @@ use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 use Symfony\Component\Security\Http\Authentication\AuthenticationUtils;
 
 /** Coming in: the first run, signing in, and going on with what was interrupted. */
 final class DoorController extends Page
 {
     #[Route('/sign-in', name: 'sign_in', methods: ['GET', 'POST'])]
+    #[IsGranted('PUBLIC_ACCESS')]
     public function signIn(Request $request, AuthenticationUtils $authentication, OpenRoom $open): Response
     {
         if (!$open->isOpen()) {
@@ -49,6 +51,7 @@ final class DoorController extends Page
     }
 
     #[Route('/begin', name: 'begin', methods: ['GET', 'POST'])]
+    #[IsGranted('PUBLIC_ACCESS')]
     public function begin(Request $request, OpenRoom $open, Security $security): Response
     {
         if ($open->isOpen()) {

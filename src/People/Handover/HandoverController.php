@@ -19,6 +19,7 @@ use Lottel\Core\Kit\Stage;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** One person gives a round to another in the middle of it, who goes on where it stands. */
 final class HandoverController extends Page
@@ -45,18 +46,21 @@ final class HandoverController extends Page
     }
 
     #[Route('/kits/{id<[0-9]{1,12}>}/hand-over', name: 'give_kit', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function giveKit(Request $request, int $id): Response
     {
         return $this->give($request, fn (): array => [$this->kits->one($id), null], fn (Problem $problem): Response => $this->kit($id, $problem));
     }
 
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/hand-over', name: 'give_errand', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function giveErrand(Request $request, int $id): Response
     {
         return $this->give($request, fn (): array => [null, $this->errands->one($id)], fn (Problem $problem): Response => $this->errand($id, $problem));
     }
 
     #[Route('/handovers/{id<[0-9]{1,12}>}/take', name: 'take_on', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function take(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
@@ -69,6 +73,7 @@ final class HandoverController extends Page
 
     /** The giver takes it back, or the other one does not want it. */
     #[Route('/handovers/{id<[0-9]{1,12}>}/drop', name: 'drop_handover', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function drop(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {

@@ -13,6 +13,7 @@ use Symfony\Component\HttpFoundation\Cookie;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** A device that nobody has let in yet types the short code that an owner sees. */
 final class LetInController extends Page
@@ -20,6 +21,7 @@ final class LetInController extends Page
     private const DAYS = 400;
 
     #[Route('/device', name: 'let_in', methods: ['GET', 'POST'])]
+    #[IsGranted('PUBLIC_ACCESS')]
     public function index(Request $request, Devices $devices, DeviceGate $gate, CodeThrottle $throttle, ClockInterface $clock): Response
     {
         if ($request->isMethodSafe()) {

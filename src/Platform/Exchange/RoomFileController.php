@@ -36,6 +36,7 @@ final class RoomFileController extends Page
 
     /** Fills a room that nobody has opened yet from its document. */
     #[Route('/begin/room', name: 'bring_room', methods: ['GET', 'POST'])]
+    #[IsGranted('PUBLIC_ACCESS')]
     public function bring(Request $request, ImportRoom $import, OpenRoom $open): Response
     {
         if ($open->isOpen() || $request->isMethodSafe()) {

@@ -13,11 +13,13 @@ use Lottel\Core\Care\FreshInk;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** A pad that was inked anew. */
 final class InkedController extends Page
 {
     #[Route('/items/{id<[0-9]{1,12}>}/inked', name: 'inked', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function inked(Request $request, int $id, Items $items, LayFlat $flat): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $items, $flat): Outcome {

@@ -139,6 +139,7 @@ final class ItemController extends Page
     }
 
     #[Route('/items/{id<[0-9]{1,12}>}/found', name: 'found_again', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function found(Request $request, int $id, KeepHomes $homes): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $homes): Outcome {

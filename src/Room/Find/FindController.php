@@ -16,6 +16,7 @@ use Lottel\Core\Label\ScanCode;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Things and places by their words, and searches that are kept. */
 final class FindController extends Page
@@ -45,6 +46,7 @@ final class FindController extends Page
     }
 
     #[Route('/find/saved', name: 'save_search', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function save(Request $request): Response
     {
         return $this->write($request, function (Input $input): Outcome {
@@ -59,6 +61,7 @@ final class FindController extends Page
     }
 
     #[Route('/find/saved/{id<[0-9]{1,9}>}', name: 'forget_search', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function forget(Request $request, int $id): Response
     {
         return $this->write($request, function () use ($id): Outcome {

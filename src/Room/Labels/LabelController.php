@@ -23,6 +23,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Single labels of places and items, and the legend of a unit. */
 final class LabelController extends Page
@@ -95,6 +96,7 @@ final class LabelController extends Page
     }
 
     #[Route('/stores/labels/{subject<place|item>}/{id<[0-9]{1,12}>}/wish', name: 'wish_label', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function wish(Request $request, string $subject, int $id, LabelQueue $queue, Places $places, Items $items): Response
     {
         return $this->write($request, function (Input $input) use ($subject, $id, $queue, $places, $items): Outcome {

@@ -21,6 +21,7 @@ use Lottel\Core\Words\Counted;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The labels that wait, and the sheets that they are printed on. */
 final class LabelQueueController extends Page
@@ -108,6 +109,7 @@ final class LabelQueueController extends Page
 
     /** Puts the labels of chosen things with those that are to be printed. */
     #[Route('/things/labels', name: 'label_several', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function several(Request $request, Items $items): Response
     {
         return $this->write($request, function (Input $input) use ($items): Outcome {
@@ -124,6 +126,7 @@ final class LabelQueueController extends Page
     }
 
     #[Route('/stores/labels/printed', name: 'labels_printed', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function printed(Request $request): Response
     {
         return $this->write($request, function (Input $input): Outcome {
@@ -134,6 +137,7 @@ final class LabelQueueController extends Page
     }
 
     #[Route('/stores/labels/sheets', name: 'add_label_sheet', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function addSheet(Request $request): Response
     {
         return $this->write($request, function (Input $input): Outcome {

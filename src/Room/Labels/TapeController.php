@@ -14,6 +14,7 @@ use Lottel\Core\Measure\Length;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** The tape printer, and the stand-in for one. */
 final class TapeController extends Page
@@ -32,6 +33,7 @@ final class TapeController extends Page
     }
 
     #[Route('/stores/tape', name: 'print_tape', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function print(Request $request, PrintOnTape $print): Response
     {
         return $this->write($request, function (Input $input) use ($print): Outcome {
@@ -46,6 +48,7 @@ final class TapeController extends Page
     }
 
     #[Route('/stores/tape/set', name: 'set_tape', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function set(Request $request, SimulatedTapePrinter $printer): Response
     {
         return $this->write($request, fn (Input $input): Outcome => Outcome::final($this->generateUrl('tape'), match ($input->text('do', 10)) {

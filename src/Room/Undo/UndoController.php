@@ -14,6 +14,7 @@ use App\Room\Log\LogController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** Steps that are taken back. */
 final class UndoController extends Page
@@ -26,6 +27,7 @@ final class UndoController extends Page
     }
 
     #[Route('/log/undo', name: 'undo', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function undo(Request $request, PageAfterUndo $wayBack): Response
     {
         set_time_limit(0);
@@ -62,6 +64,7 @@ final class UndoController extends Page
     }
 
     #[Route('/log/{id<[0-9]{1,12}>}/reverse', name: 'reverse', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function reverse(Request $request, int $id): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {

@@ -14,6 +14,7 @@ use App\Room\Stores\RoomReading;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** What is lost, where it may be, and the search for it. */
 final class LostController extends Page
@@ -50,6 +51,7 @@ final class LostController extends Page
     }
 
     #[Route('/upkeep/lost/{id<[0-9]{1,12}>}', name: 'look_for', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function look(Request $request, int $id, Items $items, LookFor $look): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($id, $items, $look): Outcome {

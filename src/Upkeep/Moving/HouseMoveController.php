@@ -49,6 +49,7 @@ final class HouseMoveController extends Page
 
     /** Shows the boxes that some furniture takes; nothing is written. */
     #[Route('/upkeep/move/look', name: 'look_at_boxes', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function look(Request $request): Response
     {
         $input = $this->input($request);

@@ -105,6 +105,7 @@ final class PeopleController extends Page
     }
 
     #[Route('/upkeep/password', name: 'change_password', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function changePassword(Request $request, Security $security): Response
     {
         $response = $this->write($request, function (Input $input): Outcome {

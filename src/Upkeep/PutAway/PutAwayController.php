@@ -16,6 +16,7 @@ use App\Room\Stores\RoomReading;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\IsGranted;
 
 /** What still lies about, and the one round that puts it away. */
 final class PutAwayController extends Page
@@ -46,6 +47,7 @@ final class PutAwayController extends Page
     }
 
     #[Route('/upkeep/lying', name: 'put_away', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function putAway(Request $request, Kits $kits, PutAway $putAway): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($kits, $putAway): Outcome {

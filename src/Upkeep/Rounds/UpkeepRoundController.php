@@ -59,6 +59,7 @@ final class UpkeepRoundController extends Page
 
     /** What is to be taken and put at a stop is taken and put. */
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/done', name: 'errand_done', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function done(Request $request, int $id): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, UpkeepRound $errand): string {
@@ -82,6 +83,7 @@ final class UpkeepRoundController extends Page
     }
 
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/back', name: 'errand_back', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function back(Request $request, int $id): Response
     {
         return $this->one($request, $id, function (Step $step, RoundTask $task): string {
@@ -92,6 +94,7 @@ final class UpkeepRoundController extends Page
     }
 
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/settle', name: 'errand_settle', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function settle(Request $request, int $id): Response
     {
         return $this->one($request, $id, function (Step $step, RoundTask $task): string {
@@ -102,6 +105,7 @@ final class UpkeepRoundController extends Page
     }
 
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/leave', name: 'errand_leave', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function leave(Request $request, int $id): Response
     {
         return $this->one($request, $id, function (Step $step, RoundTask $task): string {
@@ -112,6 +116,7 @@ final class UpkeepRoundController extends Page
     }
 
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/found', name: 'errand_found', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function found(Request $request, int $id): Response
     {
         return $this->one($request, $id, function (Step $step, RoundTask $task): string {
@@ -122,6 +127,7 @@ final class UpkeepRoundController extends Page
     }
 
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/not-there', name: 'errand_not_there', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function notThere(Request $request, int $id): Response
     {
         return $this->one($request, $id, function (Step $step, RoundTask $task): string {
@@ -133,6 +139,7 @@ final class UpkeepRoundController extends Page
 
     /** Something lies at a stop that belongs elsewhere. */
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/also', name: 'errand_also', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function also(Request $request, int $id): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, UpkeepRound $errand): string {
@@ -178,6 +185,7 @@ final class UpkeepRoundController extends Page
     }
 
     #[Route('/upkeep/rounds/{id<[0-9]{1,12}>}/end', name: 'errand_end', methods: ['POST'])]
+    #[IsGranted('ROLE_HELPER')]
     public function end(Request $request, int $id): Response
     {
         return $this->step($request, $id, function (Input $input, Step $step, UpkeepRound $errand): string {
