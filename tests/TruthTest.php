@@ -313,7 +313,7 @@ final class TruthTest extends RoomTestCase
             'ribbon' => 'ribbon (by its name)',
             'ink' => 'ink (by its name)',
         ];
-        $quantities = $this->service(\App\Platform\Web\Frame::class)->quantities();
+        $quantities = $this->service(\App\Platform\Web\Measures::class)->quantities();
         $written = [];
         foreach (
             $this->database()->fetchAllAssociative(

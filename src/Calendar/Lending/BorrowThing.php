@@ -6,7 +6,7 @@ namespace App\Calendar\Lending;
 
 use App\Calendar\Year\Contact;
 use App\Platform\Steps\Step;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\TakeIn;
 use App\Room\Log\LogBook;
@@ -26,14 +26,14 @@ final readonly class BorrowThing
         private LogBook $log,
         private Places $places,
         private Loans $loans,
-        private Frame $frame,
+        private RoomClock $roomClock,
     ) {
     }
 
     public function __invoke(Step $step, PastedThing $thing, ?Place $home, Contact $contact, ?\DateTimeImmutable $until, string $note = ''): Loan
     {
         $item = $this->takeIn->one($step, $home ?? $this->places->heap(), $thing, 'from '.$contact->name, Outside::Borrowed);
-        $loan = new Loan($item, $contact, LoanWay::Borrowed, $thing->quantity, $this->frame->today(), $until, null, $note);
+        $loan = new Loan($item, $contact, LoanWay::Borrowed, $thing->quantity, $this->roomClock->today(), $until, null, $note);
         $this->entities->persist($loan);
 
         return $loan;

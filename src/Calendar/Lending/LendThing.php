@@ -6,7 +6,8 @@ namespace App\Calendar\Lending;
 
 use App\Calendar\Year\Contact;
 use App\Platform\Steps\Step;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
+use App\Platform\Web\RoomClock;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\KeepHomes;
 use App\Room\Log\LogBook;
@@ -27,7 +28,8 @@ final readonly class LendThing
         private Places $places,
         private KeepHomes $homes,
         private Loans $loans,
-        private Frame $frame,
+        private Measures $measures,
+        private RoomClock $roomClock,
     ) {
     }
 
@@ -43,11 +45,11 @@ final readonly class LendThing
         $there = array_sum($stored);
         $moving = $item->tracking->movesWhole() ? $there : $quantity;
         if ($moving > $there) {
-            throw CannotLend::fewerAreThere($item->name, $this->frame->quantities()->print($there, $item->tracking));
+            throw CannotLend::fewerAreThere($item->name, $this->measures->quantities()->print($there, $item->tracking));
         }
         $person = $this->placeOf($contact);
         $this->carry($step, $item, $moving, $stored, $person, trim('to '.$contact->name.'. '.$note, ' .'));
-        $loan = new Loan($item, $contact, LoanWay::Lent, $moving, $this->frame->today(), $until, $person, $note);
+        $loan = new Loan($item, $contact, LoanWay::Lent, $moving, $this->roomClock->today(), $until, $person, $note);
         $this->entities->persist($loan);
 
         return $loan;

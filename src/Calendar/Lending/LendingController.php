@@ -49,7 +49,7 @@ final class LendingController extends Page
             'settled' => $this->loans->settled(self::SETTLED),
             'contacts' => $this->contacts->all(),
             'kinds' => Kind::cases(),
-            'today' => $this->frame->today(),
+            'today' => $this->roomClock->today(),
             'lit' => $this->room->lit(array_map(static fn (Loan $loan): ?int => $loan->item->home?->id, $open)),
             'problem' => $problem,
         ]);
@@ -149,7 +149,7 @@ final class LendingController extends Page
             $home = $this->places->chosen($input, 'address');
             $until = $this->until($input);
             $input->check();
-            $things = PastedThing::lines($line, new PlaceRule($kind), $this->frame->quantities(), $this->frame->colours());
+            $things = PastedThing::lines($line, new PlaceRule($kind), $this->measures->quantities(), $this->ownColours->words());
             if (1 !== \count($things)) {
                 $input->refuse('things', 'One thing on one line, please.');
                 $input->check();
@@ -204,8 +204,8 @@ final class LendingController extends Page
 
     private function until(Input $input): ?\DateTimeImmutable
     {
-        $until = $input->nearDate('until', $this->frame->today());
-        if (null !== $until && $until->format('Ymd') < $this->frame->today()->format('Ymd')) {
+        $until = $input->nearDate('until', $this->roomClock->today());
+        if (null !== $until && $until->format('Ymd') < $this->roomClock->today()->format('Ymd')) {
             $input->refuse('until', 'That day is past.');
         }
 

@@ -50,7 +50,7 @@ final class ShelfController extends Page
         $sizes = array_values(array_unique(array_filter(array_column($pieces, 'measures'), static fn (string $size): bool => '' !== $size)));
         sort($sizes);
         $size = \in_array($request->query->getString('size'), $sizes, true) ? $request->query->getString('size') : '';
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $dates = $this->coming($today);
         $asked = $this->asked($request, $today);
 
@@ -75,7 +75,7 @@ final class ShelfController extends Page
     public function piece(Request $request, int $id, ?Problem $problem = null): Response
     {
         $piece = $this->shelf->one($id);
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
 
         return $this->render('calendar/shelf/piece.html.twig', [
             'piece' => $piece,
@@ -99,7 +99,7 @@ final class ShelfController extends Page
             $quantity = $input->isEmpty('quantity') ? 1 : $input->whole('quantity', 1, self::MOST);
             $way = $input->choice('way', GiftWay::class);
             $person = $input->text('person', 120, GiftWay::Sold !== $way);
-            $day = $input->nearDate('day', $this->frame->today());
+            $day = $input->nearDate('day', $this->roomClock->today());
             $cents = $input->isEmpty('price') ? null : $input->cents('price');
             [$occasion, $occasionDay] = $this->occasionOf($input);
             $input->check();
@@ -110,7 +110,7 @@ final class ShelfController extends Page
                 $quantity,
                 $way,
                 $contact,
-                Day::of($day ?? $this->frame->today()),
+                Day::of($day ?? $this->roomClock->today()),
                 $cents,
                 $input->text('note', 200),
                 $occasion,
@@ -195,7 +195,7 @@ final class ShelfController extends Page
         [$id, $day] = explode(':', $query->getString('date')) + ['', ''];
         $occasion = ctype_digit($id) ? $this->occasions->one((int) $id) : null;
         $rather = trim($query->getString('rather'));
-        $colour = '' === $rather ? null : $this->frame->colours()->find($rather);
+        $colour = '' === $rather ? null : $this->ownColours->words()->find($rather);
 
         return new ShelfQuestion(
             $occasion,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Calendar\Shelf;
 
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Room\Catalogue\Item;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -19,7 +19,7 @@ final readonly class Supplies
     /** Of what is not used up, what is worth a line. */
     private const WORKED_WITH = [Kind::StampSet, Kind::Die, Kind::Stencil, Kind::Ink, Kind::Pen, Kind::Powder];
 
-    public function __construct(private Connection $database, private EntityManagerInterface $entities, private Frame $frame)
+    public function __construct(private Connection $database, private EntityManagerInterface $entities, private Measures $measures)
     {
     }
 
@@ -70,7 +70,7 @@ final readonly class Supplies
             $row->text('colour_name'),
             $row->textOrNull('colour'),
             $row->int('used'),
-            $row->int('used') > 0 ? $this->frame->quantities()->print($row->int('used'), $row->one('tracking', Tracking::class)) : '',
+            $row->int('used') > 0 ? $this->measures->quantities()->print($row->int('used'), $row->one('tracking', Tracking::class)) : '',
             null === $row->intOrNull('cents') ? null : PieceCost::of($row->int('used'), $row->int('cents'), $row->int('price_of')),
         )), static fn (Supply $supply): bool => $supply->used > 0 || \in_array($supply->kind, self::WORKED_WITH, true)));
     }
@@ -85,8 +85,8 @@ final readonly class Supplies
             '%d × %s %s × %s, %s',
             $row->int('quantity'),
             $row->text('name'),
-            $this->frame->lengths()->number(\Lottel\Core\Measure\Length::ofTicks($row->int('width'))),
-            $this->frame->lengths()->full(\Lottel\Core\Measure\Length::ofTicks($row->int('height'))),
+            $this->measures->lengths()->number(\Lottel\Core\Measure\Length::ofTicks($row->int('width'))),
+            $this->measures->lengths()->full(\Lottel\Core\Measure\Length::ofTicks($row->int('height'))),
             $row->text('paper'),
         ));
     }

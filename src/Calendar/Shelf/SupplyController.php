@@ -36,7 +36,7 @@ final class SupplyController extends Page
                 'supplies' => array_map(static fn (array $row): array => array_combine(self::COLUMNS, $row), $rows),
                 'cuts' => $list->cuts,
             ]), 'application/json'],
-            'pdf' => [Pdf::ofText($name, \array_slice(explode("\n", trim($list->text($name))), 1), $this->frame->page()), 'application/pdf'],
+            'pdf' => [Pdf::ofText($name, \array_slice(explode("\n", trim($list->text($name))), 1), $this->measures->page()), 'application/pdf'],
             default => [$list->text($name), 'text/plain; charset=utf-8'],
         };
 

@@ -35,7 +35,7 @@ final class ImportController extends Page
                 throw InvalidDateFile::hasNone();
             }
         } catch (InvalidDateFile $invalid) {
-            $problem = Problem::from($invalid, $request, $this->frame->quantities()) ?? throw $invalid;
+            $problem = Problem::from($invalid, $request, $this->measures->quantities()) ?? throw $invalid;
             $response = $this->again($problem);
             $response->setStatusCode($problem->status);
 

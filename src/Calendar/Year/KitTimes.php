@@ -8,7 +8,8 @@ use App\Kits\Design\DesignOfKit;
 use App\Kits\Kits\Kit;
 use App\Kits\Kits\KitRow;
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
+use App\Platform\Web\RoomClock;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -28,7 +29,7 @@ final class KitTimes
     private const LOOKED_AT = 24;
     private const AT_BENCH = "'use', 'cut', 'make'";
 
-    public function __construct(private readonly Connection $database, private readonly EntityManagerInterface $entities, private readonly Frame $frame)
+    public function __construct(private readonly Connection $database, private readonly EntityManagerInterface $entities, private readonly Measures $measures, private readonly RoomClock $roomClock)
     {
     }
 
@@ -44,9 +45,9 @@ final class KitTimes
             return null;
         }
         $row = new Row($columns);
-        $dry = Day::of($row->time('made')->setTimezone($this->frame->timeZone()))->plus($row->int('days'));
+        $dry = Day::of($row->time('made')->setTimezone($this->roomClock->timeZone()))->plus($row->int('days'));
 
-        return $dry->number > Day::of($this->frame->today())->number ? $dry : null;
+        return $dry->number > Day::of($this->roomClock->today())->number ? $dry : null;
     }
 
     /**
@@ -105,7 +106,7 @@ final class KitTimes
     private function steps(array $kits): array
     {
         $steps = [];
-        $making = new MakingSteps($this->frame->lengths());
+        $making = new MakingSteps($this->measures->lengths());
         foreach ($this->entities->getRepository(DesignOfKit::class)->findBy(['kit' => $kits]) as $row) {
             $steps[(int) $row->kit->id] = $making->of($row->design());
         }

@@ -33,7 +33,7 @@ final class OccasionController extends Page
     #[Route('/occasions', name: 'occasions', methods: ['GET'])]
     public function index(?Problem $problem = null): Response
     {
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $year = $this->reading->of($today, intdiv(self::AHEAD, 7) + 1);
 
         return $this->render('calendar/year/occasions.html.twig', [
@@ -66,7 +66,7 @@ final class OccasionController extends Page
             $said = $this->reads->occasion($input);
             $input->check();
             $occasion = ($this->keep)($said);
-            $next = $said->on->next(Day::of($this->frame->today()));
+            $next = $said->on->next(Day::of($this->roomClock->today()));
 
             return Outcome::undoable($this->generateUrl('occasions'), \sprintf(
                 '%s is in the year%s.',
@@ -80,7 +80,7 @@ final class OccasionController extends Page
     public function occasion(int $occasion, ?Problem $problem = null): Response
     {
         $one = $this->occasions->one($occasion);
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $next = $one->on()->next($today);
         $year = $this->reading->of(($next ?? $today)->monday(), 1);
         $dates = array_values(array_filter($year->dates, static fn (DateInYear $date): bool => $date->occasion === $one));
@@ -125,7 +125,7 @@ final class OccasionController extends Page
                 $input->refuse('day', 'For which day?');
             }
             $input->check();
-            $kit = $plan($step, $one, $day ?? Day::of($this->frame->today()));
+            $kit = $plan($step, $one, $day ?? Day::of($this->roomClock->today()));
 
             return Outcome::undoable(
                 $this->generateUrl('kit', ['id' => $kit->id]),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calendar\Year;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use Lottel\Core\Year\Day;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
@@ -21,14 +21,14 @@ final readonly class Pressing
         private iterable $notes,
         private Occasions $occasions,
         private MadeForDates $made,
-        private Frame $frame,
+        private RoomClock $roomClock,
     ) {
     }
 
     /** @return list<DayNote> the earliest first */
     public function now(): array
     {
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $notes = $this->dates($today);
         foreach ($this->notes as $who) {
             array_push($notes, ...$who->between($today->plus(-self::LONG_AGO), $today, $today));

@@ -39,7 +39,7 @@ final class YearController extends Page
     #[Route('/year/whole', name: 'whole_year', methods: ['GET'])]
     public function whole(): Response
     {
-        $year = $this->reading->of(Day::of($this->frame->today())->monday(), self::WEEKS_OF_A_YEAR);
+        $year = $this->reading->of(Day::of($this->roomClock->today())->monday(), self::WEEKS_OF_A_YEAR);
 
         return $this->render('calendar/year/whole.html.twig', ['year' => $year, 'is_known' => $this->hours->areKnown()]);
     }
@@ -47,7 +47,7 @@ final class YearController extends Page
     #[Route('/year', name: 'year', methods: ['GET'])]
     public function page(Request $request, ?Problem $problem = null): Response
     {
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $asked = Day::read($request->query->getString('from'));
         $isNear = null !== $asked && abs($asked->until($today)) < 366 * 200;
         $first = $isNear ? $asked->monday() : $today->monday()->plus(-7 * self::WEEKS_BEFORE);
@@ -59,10 +59,10 @@ final class YearController extends Page
             'chosen' => $year->kit($chosen),
             'is_known' => $this->hours->areKnown(),
             'week' => $week = $this->hours->week(),
-            'daylight' => Daylight::on($today, $this->frame->timeZone()),
+            'daylight' => Daylight::on($today, $this->roomClock->timeZone()),
             'to_buy' => $this->toBuy($year->kit($chosen)),
             'in_a_week' => array_sum($week),
-            'others' => $this->hours->others($this->frame->today()),
+            'others' => $this->hours->others($this->roomClock->today()),
             'before' => $first->plus(-7 * (self::WEEKS - 1))->text(),
             'after' => $first->plus(7 * (self::WEEKS - 1))->text(),
             'feeds' => $this->feeds->of($this->me()),
@@ -90,7 +90,7 @@ final class YearController extends Page
     public function day(Request $request): Response
     {
         return $this->write($request, function (Input $input): Outcome {
-            $day = $input->nearDate('day', $this->frame->today());
+            $day = $input->nearDate('day', $this->roomClock->today());
             if (null === $day) {
                 $input->refuse('day', 'Which day?');
             }
@@ -111,13 +111,13 @@ final class YearController extends Page
     {
         return $this->write($request, function (Input $input) use ($id, $say): Outcome {
             $kit = $this->kits->one($id);
-            $due = $input->nearDate('due_on', $this->frame->today());
+            $due = $input->nearDate('due_on', $this->roomClock->today());
             $minutes = $this->reads->time($input, 'time');
             $drying = $input->isEmpty('drying_days') ? 0 : $input->whole('drying_days', 0, 366);
-            $ready = $input->nearDate('ready_from', $this->frame->today());
+            $ready = $input->nearDate('ready_from', $this->roomClock->today());
             $input->check();
             $say($kit, $due, $minutes, $drying, $ready);
-            $isPast = null !== $due && $due->format('Ymd') < $this->frame->today()->format('Ymd');
+            $isPast = null !== $due && $due->format('Ymd') < $this->roomClock->today()->format('Ymd');
 
             return Outcome::undoable(
                 $this->generateUrl('year', ['kit' => $id]),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Calendar\Year;
 
 use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use Lottel\Core\Measure\Duration;
 use Lottel\Core\Year\Day;
 use Sabre\VObject\Component\VCalendar;
@@ -16,13 +17,13 @@ final readonly class YearFeed
     private const WEEKS = 57;
     private const PRODUCT = '-//Lottel//Lottel//EN';
 
-    public function __construct(private YearReading $reading, private Frame $frame)
+    public function __construct(private YearReading $reading, private Frame $frame, private RoomClock $roomClock)
     {
     }
 
     public function written(string $host, \DateTimeImmutable $at): string
     {
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $year = $this->reading->of($today->monday()->plus(-7 * self::WEEKS_BACK), self::WEEKS);
         $calendar = new VCalendar(['PRODID' => self::PRODUCT, 'METHOD' => 'PUBLISH', 'X-WR-CALNAME' => $this->frame->room()->name]);
         foreach ($year->kits as $kit) {

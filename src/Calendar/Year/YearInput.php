@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Calendar\Year;
 
-use App\Platform\Web\Frame;
 use App\Platform\Web\Input;
+use App\Platform\Web\RoomClock;
 use Lottel\Core\Measure\Duration;
 use Lottel\Core\Year\Day;
 use Lottel\Core\Year\OccasionKind;
@@ -21,7 +21,7 @@ final readonly class YearInput
     private const LATEST = 9000;
     private const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
-    public function __construct(private Frame $frame)
+    public function __construct(private RoomClock $roomClock)
     {
     }
 
@@ -60,7 +60,7 @@ final readonly class YearInput
         if (null !== $parts[0] && !self::isSensible($parts[0])) {
             $input->refuse('on', \sprintf('Is the year %d right? Leave it out where it is not known.', $parts[0]));
         }
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         if ($isOnce && null === $parts[0]) {
             $input->refuse('on', 'Of which year? A date that comes once needs one.');
         }

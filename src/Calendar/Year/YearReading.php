@@ -7,7 +7,7 @@ namespace App\Calendar\Year;
 use App\Kits\Kits\KitReading;
 use App\Kits\Kits\KitRow;
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -39,7 +39,7 @@ final readonly class YearReading
         private MadeForDates $made,
         private EntityManagerInterface $entities,
         private Connection $database,
-        private Frame $frame,
+        private RoomClock $roomClock,
         #[AutowireIterator(DayNotes::class)]
         private iterable $notes,
     ) {
@@ -47,7 +47,7 @@ final readonly class YearReading
 
     public function of(Day $first, int $many): YearPage
     {
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $rows = [...$this->kits->out(), ...$this->kits->planned()];
         $said = $this->byKit(TimeOfKit::class, $rows);
         $times = $this->times->of($rows, $said);

@@ -38,7 +38,7 @@ final class AheadController extends Page
     {
         $rows = $this->ahead->rows();
         $lines = array_filter(
-            array_map(fn (AheadRow $row): string => $row->line($this->frame->lengths()), $rows),
+            array_map(fn (AheadRow $row): string => $row->line($this->measures->lengths()), $rows),
             static fn (string $line): bool => '' !== $line,
         );
         $low = array_filter($rows, static fn (AheadRow $row): bool => $row->lacking > 0);
@@ -58,7 +58,7 @@ final class AheadController extends Page
     public function batch(Request $request, AskForPieces $ask): Response
     {
         return $this->write($request, function (Input $input, Step $step) use ($ask): Outcome {
-            $lines = AskedPiece::lines($input->text('pieces', 4000), $this->frame->measure());
+            $lines = AskedPiece::lines($input->text('pieces', 4000), $this->measures->measure());
             $paper = 0 === $input->id('paper') ? null : $this->items->one($input->id('paper'));
             $input->check();
             $kit = $ask->batch($step, $lines, $paper);

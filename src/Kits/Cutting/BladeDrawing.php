@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Cutting;
 
 use App\Kits\Paper\PieceDrawing;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Svg;
 use Lottel\Core\Cutting\CutStep;
 use Lottel\Core\Cutting\WorkPart;
@@ -30,7 +30,7 @@ final readonly class BladeDrawing
     private const PLAIN = '#fffdf6';
     private const MOST_UNDER = 5;
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -106,10 +106,10 @@ final readonly class BladeDrawing
 
     private function bed(CutStep $step, float $scale, float $depth): string
     {
-        $unit = LengthUnit::Inch === $this->frame->measure() ? Length::TICKS_PER_INCH : 10 * Length::TICKS_PER_MILLIMETRE;
+        $unit = LengthUnit::Inch === $this->measures->measure() ? Length::TICKS_PER_INCH : 10 * Length::TICKS_PER_MILLIMETRE;
         $end = min($step->along() + $unit, (int) ((self::WIDTH - self::LEFT - 8) / $scale));
         $svg = \sprintf('<rect class="bed" x="1" y="1" width="%.1f" height="%.1f" rx="8"/>', self::WIDTH - 2, self::TOP + $depth + 16);
-        foreach (Rule::along($this->frame->measure(), $end, $scale, self::DIGIT)->marks as [$at, $number]) {
+        foreach (Rule::along($this->measures->measure(), $end, $scale, self::DIGIT)->marks as [$at, $number]) {
             $x = self::LEFT + $at * $scale;
             $svg .= \sprintf('<path class="rule" d="M%1$.1f %2$.1fv%3$.1f"/>', $x, self::TOP - 22, null !== $number ? -9 : -4);
             if (null !== $number) {
@@ -221,6 +221,6 @@ final readonly class BladeDrawing
 
     private function number(int $ticks): string
     {
-        return $this->frame->lengths()->number(Length::ofTicks($ticks));
+        return $this->measures->lengths()->number(Length::ofTicks($ticks));
     }
 }

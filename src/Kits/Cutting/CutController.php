@@ -67,7 +67,7 @@ final class CutController extends Page
     public function ask(Request $request, int $id, AskForPieces $ask): Response
     {
         return $this->write($request, function (Input $input) use ($id, $ask): Outcome {
-            $lines = AskedPiece::lines($input->text('pieces', 4000), $this->frame->measure());
+            $lines = AskedPiece::lines($input->text('pieces', 4000), $this->measures->measure());
             $paper = 0 === $input->id('paper') ? null : $this->items->one($input->id('paper'));
             $input->check();
             $kit = $this->kits->one($id);
@@ -140,7 +140,7 @@ final class CutController extends Page
             $kit = $this->kits->one($id);
             $logged = $cut($step, $kit, $input->list('parts'), $setting);
 
-            return $this->done($kit, $logged->isNothing() ? 'Cut.' : $logged->sentence($this->frame->lengths()));
+            return $this->done($kit, $logged->isNothing() ? 'Cut.' : $logged->sentence($this->measures->lengths()));
         }, fn (Problem $problem): Response => $this->page($id, $problem));
     }
 
@@ -161,7 +161,7 @@ final class CutController extends Page
             }
             $logged = $cut($step, $kit, $table->namesOf($next), $next->setting);
 
-            return $this->done($kit, $logged->isNothing() ? 'Cut.' : $logged->sentence($this->frame->lengths()));
+            return $this->done($kit, $logged->isNothing() ? 'Cut.' : $logged->sentence($this->measures->lengths()));
         }, fn (Problem $problem): Response => $this->page($id, $problem));
     }
 
@@ -184,7 +184,7 @@ final class CutController extends Page
             if (null === $next || $parts !== $table->namesOf($next)) {
                 throw RefusedCut::isNotInHand();
             }
-            $said = $cut->wrong($step, $kit, \array_slice($parts, 0, $many), $next->atWhenSetTo($at->ticks), $this->frame->lengths());
+            $said = $cut->wrong($step, $kit, \array_slice($parts, 0, $many), $next->atWhenSetTo($at->ticks), $this->measures->lengths());
 
             return $this->done($kit, $said);
         }, fn (Problem $problem): Response => $this->page($id, $problem));
@@ -197,7 +197,7 @@ final class CutController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($id, $cut): Outcome {
             $kit = $this->kits->one($id);
 
-            return $this->done($kit, $cut->stop($step, $kit)->sentence($this->frame->lengths()));
+            return $this->done($kit, $cut->stop($step, $kit)->sentence($this->measures->lengths()));
         }, fn (Problem $problem): Response => $this->page($id, $problem));
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Cutting;
 
 use App\Kits\Kits\Kits;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Lottel\Core\Measure\Length;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
@@ -18,7 +18,7 @@ final class CutExtension extends AbstractExtension
         private readonly BladeDrawing $blade,
         private readonly TableReading $table,
         private readonly Kits $kits,
-        private readonly Frame $frame,
+        private readonly Measures $measures,
     ) {
     }
 
@@ -34,7 +34,7 @@ final class CutExtension extends AbstractExtension
     public function getFilters(): array
     {
         return [
-            new TwigFilter('on_rule', fn (int $ticks): string => $this->frame->lengths()->number(Length::ofTicks($ticks))),
+            new TwigFilter('on_rule', fn (int $ticks): string => $this->measures->lengths()->number(Length::ofTicks($ticks))),
             new TwigFilter('minutes', self::minutes(...)),
         ];
     }

@@ -62,13 +62,13 @@ final class CutPlanController extends Page
     #[Route('/cuts.{type<csv|xlsx>}', name: 'cuts_file', methods: ['GET'])]
     public function cutsList(int $id, string $type, PlanTable $plan, TableFile $file): Response
     {
-        return $file->answer($plan->cuts($this->table->of($this->kits->one($id)), $this->frame->lengths()), $type);
+        return $file->answer($plan->cuts($this->table->of($this->kits->one($id)), $this->measures->lengths()), $type);
     }
 
     #[Route('/pieces.{type<csv|xlsx>}', name: 'pieces_file', methods: ['GET'])]
     public function piecesList(int $id, string $type, PlanTable $plan, TableFile $file): Response
     {
-        return $file->answer($plan->pieces($this->table->of($this->kits->one($id)), $this->frame->lengths()), $type);
+        return $file->answer($plan->pieces($this->table->of($this->kits->one($id)), $this->measures->lengths()), $type);
     }
 
     /** What a copy shop is to cut: whole stacks, each cut through all of it. */

@@ -8,7 +8,7 @@ use App\Kits\Kits\Kit;
 use App\Kits\Paper\OffcutHomes;
 use App\Kits\Paper\ScrapsOfPaper;
 use App\Platform\Steps\Step;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Room\Catalogue\Item;
 use App\Room\Log\LogBook;
 use App\Room\Stores\Places;
@@ -39,7 +39,7 @@ final readonly class LogCuts
         private PieceItems $pieces,
         private ScrapsOfPaper $scraps,
         private OffcutHomes $homes,
-        private Frame $frame,
+        private Measures $measures,
     ) {
     }
 
@@ -98,7 +98,7 @@ final readonly class LogCuts
         $sheet = $paper->sheet->sheet()->cutTo(Size::ofTicks($part->width, $part->height));
         // On the table a direction runs upright.
         $sheet = Direction::Width === $sheet->direction ? $sheet->running(Direction::Height) : $sheet;
-        $scrap = $this->scraps->of($paper, $sheet, $home, $this->frame->lengths());
+        $scrap = $this->scraps->of($paper, $sheet, $home, $this->measures->lengths());
         $this->entities->flush();
         $logged->offcut($scrap, $part->quantity);
         $kept = $scrap->moves($part->quantity, $this->places->outside(Outside::MadeHere), $home ?? $this->places->heap(), Reason::Cut);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Cutting;
 
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\ItemIndex;
 use App\Room\Catalogue\Items;
@@ -24,7 +24,7 @@ final readonly class PieceItems
         private EntityManagerInterface $entities,
         private Items $items,
         private ItemIndex $index,
-        private Frame $frame,
+        private Measures $measures,
     ) {
     }
 
@@ -55,7 +55,7 @@ final readonly class PieceItems
     private function made(PieceToCut $piece): Item
     {
         $paper = $piece->paper;
-        $lengths = $this->frame->lengths();
+        $lengths = $this->measures->lengths();
         $size = $piece->size();
         $of = '' === $paper->colourName ? $paper->name : $paper->colourName;
         $name = \sprintf('%s %s %s × %s', mb_substr($of, 0, 110), $piece->name, $lengths->number($size->width), $lengths->number($size->height))

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Cutting;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Pdf;
 use Lottel\Core\Cutting\SheetPlan;
 use Lottel\Core\Measure\Length;
@@ -15,7 +15,7 @@ final readonly class PlanPdf
     private const MARGIN = 16.0;
     private const MOST_PAGES = 60;
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -32,7 +32,7 @@ final readonly class PlanPdf
     /** @return array{float, float} the room's usual page */
     private function page(): array
     {
-        return $this->frame->isMetric() ? Pdf::A4 : Pdf::LETTER;
+        return $this->measures->isMetric() ? Pdf::A4 : Pdf::LETTER;
     }
 
     private function sheet(\TCPDF $pdf, CuttingTable $table, int $sheet, int $many, bool $isTrueSize): void
@@ -104,6 +104,6 @@ final readonly class PlanPdf
 
     private function number(int $ticks): string
     {
-        return $this->frame->lengths()->number(Length::ofTicks($ticks));
+        return $this->measures->lengths()->number(Length::ofTicks($ticks));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Cutting;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Svg;
 use Lottel\Core\Cutting\SheetPlan;
 use Lottel\Core\Measure\Length;
@@ -15,7 +15,7 @@ final readonly class PlanSvg
     private const MARGIN = 14.0;
     private const WIDTH_TO_FIT = 180.0;
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -83,6 +83,6 @@ final readonly class PlanSvg
 
     private function number(int $ticks): string
     {
-        return $this->frame->lengths()->number(Length::ofTicks($ticks));
+        return $this->measures->lengths()->number(Length::ofTicks($ticks));
     }
 }

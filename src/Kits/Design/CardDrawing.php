@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Design;
 
 use App\Kits\Paper\PieceDrawing;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Svg;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\Layer;
@@ -30,7 +30,7 @@ final readonly class CardDrawing
     private const TEXT = 15.0;
     private const PLAIN = '#fffdf6';
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -253,6 +253,6 @@ final readonly class CardDrawing
 
     private function number(int $ticks): string
     {
-        return $this->frame->lengths()->number(Length::ofTicks($ticks));
+        return $this->measures->lengths()->number(Length::ofTicks($ticks));
     }
 }

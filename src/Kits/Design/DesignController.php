@@ -70,7 +70,7 @@ final class DesignController extends Page
             'kit' => $row,
             'cut_by' => $cutBy,
             'board' => $board,
-            'grid' => PageGrid::step($this->frame->measure()),
+            'grid' => PageGrid::step($this->measures->measure()),
             'proposed' => $row->isClosed() ? [] : $this->propose->for($row, $board, $cutBy),
             'open' => $request->query->getString('open'),
             'lit' => $this->lit($board),
@@ -142,7 +142,7 @@ final class DesignController extends Page
         $quantity = $input->whole('quantity', 1, Design::MOST);
         $named = $input->isEmpty('named') ? null : $input->choice('named', CardSize::class);
         $finished = match (true) {
-            $form->isListed() => CardSize::usualIn($this->frame->measure())[0]->sides(),
+            $form->isListed() => CardSize::usualIn($this->measures->measure())[0]->sides(),
             null !== $named && $input->isEmpty('size') => $input->isTicked('lying') ? $named->sides()->turned() : $named->sides(),
             default => $this->parts->sides($input, 'size'),
         };
@@ -160,7 +160,7 @@ final class DesignController extends Page
 
             return $design;
         }
-        $blocks = $layout->blocks($finished, PageGrid::step($this->frame->measure()));
+        $blocks = $layout->blocks($finished, PageGrid::step($this->measures->measure()));
 
         return $design->with(['blocks' => $blocks, 'next' => \count($blocks) + 1]);
     }
@@ -169,15 +169,15 @@ final class DesignController extends Page
     private function worded(Input $input): array
     {
         $words = $input->text('words', 200);
-        $read = DesignWords::read($words, $this->frame->measure());
+        $read = DesignWords::read($words, $this->measures->measure());
         if (null === $read) {
-            $such = [$this->frame->usual()->exampleOfCards(), $this->frame->usual()->exampleOfLayout()];
+            $such = [$this->measures->usual()->exampleOfCards(), $this->measures->usual()->exampleOfLayout()];
             $input->refuse('words', \sprintf('Say how many of what, and how large: “%s” or “%s”.', ...$such));
             $input->check();
             throw new \LogicException('It was refused.');
         }
 
-        $said = PassedOver::told('Not understood', PassedOver::in($words, $this->frame->measure(), true));
+        $said = PassedOver::told('Not understood', PassedOver::in($words, $this->measures->measure(), true));
 
         return [$read->design, trim($read->sentence().' '.$said)];
     }

@@ -26,7 +26,7 @@ final class DesignDrawingController extends Page
         $drawing = match (true) {
             null === $board => null,
             $board->design->form->hasLayers() => $card->drawn($board),
-            $board->design->form->hasBlocks() => $page->drawn($board, PageGrid::step($this->frame->measure())),
+            $board->design->form->hasBlocks() => $page->drawn($board, PageGrid::step($this->measures->measure())),
             default => null,
         };
 

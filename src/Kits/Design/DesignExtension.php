@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Design;
 
 use App\Kits\Kits\Kits;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\Fold;
@@ -27,7 +27,7 @@ final class DesignExtension extends AbstractExtension
         private readonly SideDrawing $side,
         private readonly BoardReading $board,
         private readonly Kits $kits,
-        private readonly Frame $frame,
+        private readonly Measures $measures,
     ) {
     }
 
@@ -57,9 +57,9 @@ final class DesignExtension extends AbstractExtension
     private function thickness(Length $thick): string
     {
         return match (true) {
-            $this->frame->isMetric() => \sprintf('about %.1f mm', $thick->millimetres()),
+            $this->measures->isMetric() => \sprintf('about %.1f mm', $thick->millimetres()),
             $thick->ticks < Length::TICKS_PER_INCH / 16 => 'less than 1/16 in',
-            default => 'about '.$this->frame->lengths()->number($thick).' in',
+            default => 'about '.$this->measures->lengths()->number($thick).' in',
         };
     }
 
@@ -74,7 +74,7 @@ final class DesignExtension extends AbstractExtension
     /** @return array<string, string> the usual ones of the room, the most usual first */
     private function sizes(): array
     {
-        $names = array_map(static fn (CardSize $size): string => $size->value, CardSize::usualIn($this->frame->measure()));
+        $names = array_map(static fn (CardSize $size): string => $size->value, CardSize::usualIn($this->measures->measure()));
 
         return array_combine($names, $names);
     }

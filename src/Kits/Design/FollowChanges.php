@@ -9,7 +9,7 @@ use App\Kits\Cutting\PieceToCut;
 use App\Kits\Kits\DesignedList;
 use App\Kits\Kits\Kit;
 use App\Kits\Kits\Need;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\DesignThing;
@@ -25,7 +25,7 @@ final readonly class FollowChanges implements DesignedList, DesignedPieces
         private Designs $designs,
         private KeepInStep $keepInStep,
         private BeginDesign $begin,
-        private Frame $frame,
+        private Measures $measures,
     ) {
     }
 
@@ -45,7 +45,7 @@ final readonly class FollowChanges implements DesignedList, DesignedPieces
 
     public function reads(Kit $kit, string $words): ?string
     {
-        $read = DesignWords::read($words, $this->frame->measure());
+        $read = DesignWords::read($words, $this->measures->measure());
         if (null === $read) {
             return null;
         }

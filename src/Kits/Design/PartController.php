@@ -117,7 +117,7 @@ final class PartController extends Page
     {
         return $this->render('kits/design/_drawing.html.twig', [
             'board' => $board,
-            'grid' => PageGrid::step($this->frame->measure()),
+            'grid' => PageGrid::step($this->measures->measure()),
             'is_preview' => $isPreview,
         ]);
     }
@@ -132,7 +132,7 @@ final class PartController extends Page
             $down = $input->whole('down', -self::MOST_TICKS, self::MOST_TICKS);
             $number = $input->whole('block', 1, self::MOST_TICKS);
             $input->check();
-            $grid = PageGrid::step($this->frame->measure());
+            $grid = PageGrid::step($this->measures->measure());
             $design = ($this->change)(
                 $this->kits->one($id),
                 $this->parts->seen($input),
@@ -180,7 +180,7 @@ final class PartController extends Page
         $next = $design->next;
         $blocks = array_map(
             static fn (Block $block): Block => $block->with(['id' => $next + $block->id]),
-            $layout->blocks($design->finished, PageGrid::step($this->frame->measure())),
+            $layout->blocks($design->finished, PageGrid::step($this->measures->measure())),
         );
 
         return $design->with(['blocks' => $blocks, 'next' => $next + \count($blocks) + 1]);
@@ -189,7 +189,7 @@ final class PartController extends Page
     private function added(Input $input, Design $design): Design
     {
         if ($design->form->isListed()) {
-            foreach (AskedPiece::lines($input->text('pieces', 4000), $this->frame->measure()) as $line) {
+            foreach (AskedPiece::lines($input->text('pieces', 4000), $this->measures->measure()) as $line) {
                 $paper = $this->parts->named($input, $line->paper);
                 $design = $design->and(new ListedPiece(0, $line->name, Sides::of($line->size), $line->quantity, $line->creases, $paper));
             }

@@ -39,7 +39,7 @@ final class PatternController extends Page
         return $this->render('kits/design/patterns.html.twig', [
             'patterns' => $patterns,
             'papers' => $this->board->papers(array_values(array_unique($papers))),
-            'sizes' => CardSize::usualIn($this->frame->measure()),
+            'sizes' => CardSize::usualIn($this->measures->measure()),
             'problem' => $problem,
         ]);
     }
@@ -98,7 +98,7 @@ final class PatternController extends Page
             $finished = $input->isEmpty('size') ? null : $this->parts->sides($input, 'size');
             $papers = $this->papers($input, $kept->design());
             $input->check();
-            $kit = $make($step, $kept, $name, $quantity, $finished, $papers, PageGrid::step($this->frame->measure()));
+            $kit = $make($step, $kept, $name, $quantity, $finished, $papers, PageGrid::step($this->measures->measure()));
 
             return Outcome::undoable(
                 $this->generateUrl('design', ['id' => $kit->id]),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Design;
 
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\SheetColumns;
 use Doctrine\DBAL\Connection;
@@ -25,7 +25,7 @@ final readonly class StartingPoints
     /** Bases bend under less, in mg/m² (common practice, no source). */
     private const LEAST_FOR_BASES = 200_000;
 
-    public function __construct(private Connection $database, private Designs $designs, private Frame $frame)
+    public function __construct(private Connection $database, private Designs $designs, private Measures $measures)
     {
     }
 
@@ -37,7 +37,7 @@ final readonly class StartingPoints
     public function owned(int $wanted): array
     {
         $points = [];
-        $own = CardSize::usualIn($this->frame->measure());
+        $own = CardSize::usualIn($this->measures->measure());
         $cards = array_unique([...$own, ...CardSize::cases()], \SORT_REGULAR);
         foreach ($this->rows() as $row) {
             $size = SheetColumns::read($row)->size;
@@ -61,7 +61,7 @@ final readonly class StartingPoints
     public function enoughSheets(int $wanted): array
     {
         $enough = [];
-        $card = CardSize::usualIn($this->frame->measure())[0];
+        $card = CardSize::usualIn($this->measures->measure())[0];
         $base = Fold::Top->flat($card->sides());
         foreach ($this->papers() as $row) {
             $size = SheetColumns::read($row)->size;

@@ -10,7 +10,7 @@ use Twig\TwigFunction;
 /** The kits that the page of a place or a thing offers. */
 final class KitExtension extends AbstractExtension
 {
-    public function __construct(private readonly KitReading $kits, private readonly WantCollection $collections)
+    public function __construct(private readonly KitReading $kits, private readonly WantCollection $collections, private readonly TraysOut $trays)
     {
     }
 
@@ -21,6 +21,8 @@ final class KitExtension extends AbstractExtension
             new TwigFunction('collections', $this->collections->all(...)),
             new TwigFunction('folder_home_of', $this->kits->folderHome(...)),
             new TwigFunction('folders_in', $this->kits->foldersIn(...)),
+            new TwigFunction('trays_out', $this->trays->trays(...)),
+            new TwigFunction('things_out', $this->trays->thingsOut(...)),
         ];
     }
 }

@@ -6,7 +6,7 @@ namespace App\Kits\Kits;
 
 use App\Platform\Database\Row;
 use App\Platform\Steps\Unknown;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use App\Room\Catalogue\ThingLine;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
@@ -22,7 +22,7 @@ final readonly class KitReading
         FROM kit k LEFT JOIN place p ON p.id = k.tray_id
         SQL;
 
-    public function __construct(private Connection $database, private Frame $frame)
+    public function __construct(private Connection $database, private RoomClock $roomClock)
     {
     }
 
@@ -194,6 +194,6 @@ final readonly class KitReading
 
     private function kit(Row $row): KitRow
     {
-        return KitRow::of($row, $this->frame->due($row->textOrNull('due_on')));
+        return KitRow::of($row, $this->roomClock->due($row->textOrNull('due_on')));
     }
 }

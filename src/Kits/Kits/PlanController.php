@@ -73,7 +73,7 @@ final class PlanController extends Page
             $kit->describe($this->described($input));
             $design->makes($kit, Makes::read($kit->makes)->pieces);
 
-            $isPast = null !== $kit->dueOn && $kit->dueOn->format('Ymd') < $this->frame->today()->format('Ymd');
+            $isPast = null !== $kit->dueOn && $kit->dueOn->format('Ymd') < $this->roomClock->today()->format('Ymd');
 
             return Outcome::undoable($this->urlOf($kit), $isPast ? 'Written down. That day is past, so the kit is overdue.' : 'Written down.');
         }, fn (Problem $problem): Response => $this->show($id, $problem));
@@ -176,7 +176,7 @@ final class PlanController extends Page
         $said = new KitDescription(
             $input->text('name', 120, true),
             $input->text('makes', 200),
-            $input->nearDate('due_on', $this->frame->today()),
+            $input->nearDate('due_on', $this->roomClock->today()),
             $input->text('for_whom', 120),
             $input->text('occasion', 120),
             $input->text('note', 2000),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Kits;
 
 use App\Platform\Steps\Step;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Lottel\Core\Design\DesignWords;
 use Lottel\Core\Design\PassedOver;
 use Lottel\Core\Kit\Makes;
@@ -17,7 +17,7 @@ final readonly class PlanFromSentence
     private const LONGEST_NAME = 120;
     private const LONGEST_MAKES = 200;
 
-    public function __construct(private PlanKit $plan, private DesignedList $design, private Frame $frame)
+    public function __construct(private PlanKit $plan, private DesignedList $design, private Measures $measures)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class PlanFromSentence
         $name = Makes::beginning(Makes::title($sentence), self::LONGEST_NAME);
         $kit = ($this->plan)($step, new KitDescription($name, $makes, occasion: FinishedWords::occasion($sentence)));
         $design = $this->design->reads($kit, $sentence);
-        $passedOver = PassedOver::sentence($sentence, $this->frame->measure(), null !== $design);
+        $passedOver = PassedOver::sentence($sentence, $this->measures->measure(), null !== $design);
         if ('' !== $passedOver || ($sentence !== $kit->makes && $sentence !== $kit->name)) {
             $kit->note = $sentence;
         }
@@ -37,8 +37,8 @@ final readonly class PlanFromSentence
 
     private function whatNext(string $sentence): string
     {
-        return DesignWords::lacksSize($sentence, $this->frame->measure())
-            ? \sprintf('No design is begun, since no size is said that could be read: write one such as %s.', $this->frame->usual()->exampleOfPiece())
+        return DesignWords::lacksSize($sentence, $this->measures->measure())
+            ? \sprintf('No design is begun, since no size is said that could be read: write one such as %s.', $this->measures->usual()->exampleOfPiece())
             : 'Now say what it needs.';
     }
 }

@@ -11,7 +11,7 @@ use App\Kits\Kits\KitRow;
 use App\Kits\Kits\Kits;
 use App\Kits\Kits\TrayRow;
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\InWork;
@@ -29,7 +29,7 @@ final readonly class BenchReading
         private Kits $entities,
         private Designs $designs,
         private BoardReading $board,
-        private Frame $frame,
+        private Measures $measures,
     ) {
     }
 
@@ -116,7 +116,7 @@ final readonly class BenchReading
             $row = new Row($columns);
             $done[$row->text('step')] = $row->int('done');
         }
-        $steps = (new MakingSteps($this->frame->lengths()))->of($design);
+        $steps = (new MakingSteps($this->measures->lengths()))->of($design);
 
         return new DesignAtBench($design, $this->board->papers($design->papers()), new InWork($design->quantity, $finished, $steps, $done));
     }

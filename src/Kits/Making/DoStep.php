@@ -9,7 +9,7 @@ use App\Kits\Design\StepDone;
 use App\Kits\Kits\Kit;
 use App\Platform\Steps\StepRefused;
 use App\Platform\Steps\Unknown;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Design\MakingStep;
 use Lottel\Core\Design\MakingSteps;
@@ -17,7 +17,7 @@ use Lottel\Core\Design\MakingSteps;
 /** A step of making is done for some of a kit's cards. */
 final readonly class DoStep
 {
-    public function __construct(private EntityManagerInterface $entities, private Designs $designs, private Frame $frame)
+    public function __construct(private EntityManagerInterface $entities, private Designs $designs, private Measures $measures)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class DoStep
     public function __invoke(Kit $kit, string $key, int $done): MakingStep
     {
         $design = $this->designs->one($kit)->design();
-        $steps = (new MakingSteps($this->frame->lengths()))->of($design);
+        $steps = (new MakingSteps($this->measures->lengths()))->of($design);
         $step = array_values(array_filter($steps, static fn (MakingStep $step): bool => $step->key === $key))[0] ?? throw StepRefused::stepIsGone();
         if ($done > $design->quantity) {
             throw StepRefused::stepIsGone();

@@ -37,7 +37,7 @@ final class PaperController extends Page
     #[Route('/paper', name: 'paper', methods: ['GET'])]
     public function page(Request $request, ?Problem $problem = null): Response
     {
-        $question = PieceQuestion::read($request->query->all(), $this->frame);
+        $question = PieceQuestion::read($request->query->all(), $this->measures->measure(), $this->ownColours->words());
         $found = ($this->look)($question);
         $laid = $this->wall->laidOut($question->order);
 
@@ -57,7 +57,7 @@ final class PaperController extends Page
     #[Route('/paper/wall.{type<svg|pdf>}', name: 'paper_file', methods: ['GET'])]
     public function wall(Request $request, string $type, PaperWallDrawing $drawing, DrawingFile $file): Response
     {
-        $question = PieceQuestion::read($request->query->all(), $this->frame);
+        $question = PieceQuestion::read($request->query->all(), $this->measures->measure(), $this->ownColours->words());
         $drawn = $drawing->drawn($this->wall->laidOut($question->order)->groups, $question);
 
         return $file->answer($drawn, $type, $this->frame->room()->name.', all paper', 'paper');
@@ -79,7 +79,7 @@ final class PaperController extends Page
             }
             $input->check();
             \assert(null !== $shape);
-            $scrap = $takeIn($step, $this->items->one($input->id('of')), $shape, $many, $home, $this->frame->lengths());
+            $scrap = $takeIn($step, $this->items->one($input->id('of')), $shape, $many, $home, $this->measures->lengths());
             $said = \sprintf('%s in %s now.', Counted::sentence([$scrap->name], ''), $scrap->home->address ?? 'what is not filed');
             $back = $this->cameFrom($input);
 

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Kits\Paper;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
 
 /** Drawings and words of the paper pages. */
 final class PaperExtension extends AbstractExtension
 {
-    public function __construct(private readonly PieceDrawing $piece, private readonly PaperWallDrawing $wall, private readonly Frame $frame)
+    public function __construct(private readonly PieceDrawing $piece, private readonly PaperWallDrawing $wall, private readonly Measures $measures)
     {
     }
 
@@ -22,8 +22,8 @@ final class PaperExtension extends AbstractExtension
             new TwigFunction('piece_scale', $this->piece->scale(...)),
             new TwigFunction('piece_drawing', $this->piece->drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('paper_wall', $this->wall->shelves(...), ['is_safe' => ['html']]),
-            new TwigFunction('piece_leaves', fn (PieceAnswer $answer): string => $answer->leaves($this->frame->lengths())),
-            new TwigFunction('piece_why_not', fn (PieceMiss $miss): string => $miss->why($this->frame->lengths())),
+            new TwigFunction('piece_leaves', fn (PieceAnswer $answer): string => $answer->leaves($this->measures->lengths())),
+            new TwigFunction('piece_why_not', fn (PieceMiss $miss): string => $miss->why($this->measures->lengths())),
         ];
     }
 }

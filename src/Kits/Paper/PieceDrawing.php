@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Paper;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Svg;
 use Lottel\Core\Colour\Lab;
 use Lottel\Core\Colour\Srgb;
@@ -20,7 +20,7 @@ final readonly class PieceDrawing
     private const EDGE = 3.0;
     private const LEAST_FOR_WORDS = 38.0;
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -95,7 +95,7 @@ final readonly class PieceDrawing
         if ($room < self::LEAST_FOR_WORDS || ($depth ?? self::LEAST_FOR_WORDS) < 15) {
             return '';
         }
-        $lengths = $this->frame->lengths();
+        $lengths = $this->measures->lengths();
 
         return \sprintf(
             '<text class="%s"%s x="%.1f" y="%.1f">%s × %s</text>',

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Kits\Paper;
 
-use App\Platform\Web\Frame;
 use Lottel\Core\Colour\ColourWanted;
+use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\InvalidColour;
 use Lottel\Core\Measure\InvalidLength;
+use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Grammage;
@@ -36,7 +37,7 @@ final readonly class PieceQuestion
     }
 
     /** @param array<mixed> $asked */
-    public static function read(array $asked, Frame $frame): self
+    public static function read(array $asked, LengthUnit $measure, ColourWords $colours): self
     {
         $fields = $errors = [];
         foreach (self::FIELDS as $field) {
@@ -48,12 +49,12 @@ final readonly class PieceQuestion
         }
         $piece = $colour = $weight = null;
         try {
-            $piece = isset($fields['piece']) ? SheetSize::read($fields['piece'], $frame->measure()) : null;
+            $piece = isset($fields['piece']) ? SheetSize::read($fields['piece'], $measure) : null;
         } catch (InvalidLength $wrong) {
             $errors['piece'] = $wrong->getMessage();
         }
         try {
-            $colour = isset($fields['colour']) ? ColourWanted::read($fields['colour'], $frame->colours()) : null;
+            $colour = isset($fields['colour']) ? ColourWanted::read($fields['colour'], $colours) : null;
         } catch (InvalidColour $wrong) {
             $errors['colour'] = $wrong->getMessage();
         }

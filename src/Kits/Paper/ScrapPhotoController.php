@@ -52,7 +52,7 @@ final class ScrapPhotoController extends Page
 
             return $this->show(null, ScrapOnSheet::measured($this->photos->rasterOf($file, self::SIDE), $sheet->size()));
         } catch (\Throwable $exception) {
-            $problem = Problem::from($exception, $request, $this->frame->quantities()) ?? throw $exception;
+            $problem = Problem::from($exception, $request, $this->measures->quantities()) ?? throw $exception;
             $response = $this->show($problem, null);
             $response->setStatusCode($problem->status);
 
@@ -64,9 +64,9 @@ final class ScrapPhotoController extends Page
     {
         return $this->render('kits/paper/scrap_photo.html.twig', [
             'found' => $found,
-            'size' => $found?->rounded($this->frame->measure()),
-            'off' => $found?->mayBeOff($this->frame->measure()),
-            'sheets' => $sheets = PaperSize::usualIn($this->frame->measure()),
+            'size' => $found?->rounded($this->measures->measure()),
+            'off' => $found?->mayBeOff($this->measures->measure()),
+            'sheets' => $sheets = PaperSize::usualIn($this->measures->measure()),
             'usual' => $sheets[0]->value,
             'papers' => null === $found ? [] : $this->scraps->papersNear($found->colour),
             'problem' => $problem,

@@ -52,7 +52,7 @@ final class ProposeController extends Page
         $wants = mb_substr(trim($request->query->getString('wants')), 0, 60);
         $swaps = $this->swaps($request);
         $time = Duration::read(trim($request->query->getString('time')));
-        $sides = TakeProposal::design($pieces, $this->frame->measure())->front();
+        $sides = TakeProposal::design($pieces, $this->measures->measure())->front();
         $proposals = $this->idle->proposals($pieces, $wants, $sides[1]->at->sides(), $sides[0]->at->sides())->withSwaps($swaps);
         $kits = $this->shown($proposals->proposals, $pieces, [
             PartOfCard::Panel->value => $sides[1]->at->sides(),

@@ -10,7 +10,7 @@ use App\Kits\Kits\KitDescription;
 use App\Kits\Kits\KitList;
 use App\Kits\Kits\PlanKit;
 use App\Platform\Steps\Step;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Room\Catalogue\Item;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Design\CardSize;
@@ -27,7 +27,7 @@ use Lottel\Core\Words\Counted;
 /** A kit of a proposal: its list, and the design of a card with a mat and a panel; of which paper the base is, is asked on the board. */
 final readonly class TakeProposal
 {
-    public function __construct(private PlanKit $plan, private KitList $list, private BeginDesign $begin, private Frame $frame)
+    public function __construct(private PlanKit $plan, private KitList $list, private BeginDesign $begin, private Measures $measures)
     {
     }
 
@@ -41,13 +41,13 @@ final readonly class TakeProposal
         $stamps = array_values(array_filter($things, static fn (Item $thing): bool => Kind::StampSet === $thing->kind))[0] ?? null;
         $kit = ($this->plan)($step, new KitDescription(
             mb_substr(trim(ucfirst($wants).' cards'.(null === $stamps ? '' : ', '.$stamps->name)), 0, 120),
-            \sprintf('%s, %s, top fold', Counted::of($pieces, 'card'), CardSize::usualIn($this->frame->measure())[0]->value),
+            \sprintf('%s, %s, top fold', Counted::of($pieces, 'card'), CardSize::usualIn($this->measures->measure())[0]->value),
             occasion: $wants,
         ));
         foreach ($things as $thing) {
             $this->list->add($kit, $thing, $thing->tracking->movesWhole() || Kind::Ink === $thing->kind ? 1 : $pieces);
         }
-        ($this->begin)($kit, self::design($pieces, $this->frame->measure(), $panel, $mat));
+        ($this->begin)($kit, self::design($pieces, $this->measures->measure(), $panel, $mat));
 
         return $kit;
     }

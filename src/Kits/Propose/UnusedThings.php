@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Propose;
 
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use App\Room\Catalogue\Item;
 use App\Room\Stores\ReachOfPlaces;
 use Doctrine\DBAL\Connection;
@@ -30,7 +30,7 @@ final readonly class UnusedThings
     private const OUT_OF_THE_WAY = 60.0;
     private const SECONDS_OF_SEARCH = 0.02;
 
-    public function __construct(private Connection $database, private Frame $frame, private ReachOfPlaces $reach)
+    public function __construct(private Connection $database, private RoomClock $roomClock, private ReachOfPlaces $reach)
     {
     }
 
@@ -89,7 +89,7 @@ final readonly class UnusedThings
     private function thing(Row $row, array $with = [], bool $isFitting = true): ThingToUse
     {
         $since = $row->timeOrNull('used_at') ?? $row->timeOrNull('since');
-        $days = null === $since ? 0 : max(0, (int) $since->diff($this->frame->today())->format('%r%a'));
+        $days = null === $since ? 0 : max(0, (int) $since->diff($this->roomClock->today())->format('%r%a'));
         $colour = $row->textOrNull('colour');
 
         return new ThingToUse(

@@ -72,7 +72,7 @@ final class IntoKitController extends Page
         $id = $input->id('kit');
 
         if (0 === $id) {
-            return $this->out->newKit($step, $this->frame->today());
+            return $this->out->newKit($step, $this->roomClock->today());
         }
         $kit = $this->kits->one($id);
         if (!$kit->takesMore()) {

@@ -202,7 +202,7 @@ final class PullController extends Page
             return null;
         }
         try {
-            return PastedThing::named($name, $input->text('quantity', 40), $place?->rule() ?? new PlaceRule(), $this->frame->quantities());
+            return PastedThing::named($name, $input->text('quantity', 40), $place?->rule() ?? new PlaceRule(), $this->measures->quantities());
         } catch (InvalidPaste $wrong) {
             $input->refuse(null === $wrong->why ? 'name' : 'quantity', $wrong->why ?? $wrong->getMessage());
 
@@ -261,7 +261,7 @@ final class PullController extends Page
             'cares' => null === $stop ? [] : CareRow::onPull($stop->lines(), $this->me()->isChild),
             'cares_left' => CareRow::onPull(array_map(static fn (GrownUpsThing $left): ThingLine => $left->thing, $round->forGrownUps), true),
             'instead_of' => $insteadOf,
-            'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),
+            'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->roomClock->today()),
             'search' => $search,
             'found' => '' === $search ? null : $this->finder->search($search, 8),
             'scan_on' => 'pull:'.$id,

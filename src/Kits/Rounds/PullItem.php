@@ -11,7 +11,7 @@ use App\Kits\Kits\Need;
 use App\Platform\Database\Row;
 use App\Platform\Steps\Step;
 use App\Platform\Steps\StepRefused;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Room\Catalogue\Item;
 use App\Room\Log\LogBook;
 use App\Room\Stores\Place;
@@ -30,7 +30,7 @@ final readonly class PullItem
         private KitList $list,
         private Places $places,
         private Connection $database,
-        private Frame $frame,
+        private Measures $measures,
         private DesignedList $design,
         private PullPlan $plan = new PullPlan(),
     ) {
@@ -152,7 +152,7 @@ final readonly class PullItem
             return;
         }
         if ($left > 0) {
-            throw StepRefused::moreThanWanted($need->item->name, $this->frame->quantities()->print($left, $need->item->tracking));
+            throw StepRefused::moreThanWanted($need->item->name, $this->measures->quantities()->print($left, $need->item->tracking));
         }
         $who = $need->isBegun() ? $this->lastPuller($need) : null;
         throw null === $who ? StepRefused::isSettled($need->item->name) : StepRefused::isTaken($need->item->name, $who, $need->kit->trayInUse()->address);

@@ -214,7 +214,7 @@ final class ReturnController extends Page
             'cares' => CareRow::onReturn($things, $this->reading->inksOf($id), $this->me()->isChild),
             'cared' => $cared ?? [],
             'later' => $round->later,
-            'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->frame->today()),
+            'other' => $this->rounds->byAnother($id, (int) $this->me()->id, $this->roomClock->today()),
             'scan_on' => 'return:'.$id,
             'version' => $this->reading->version($id),
             'problem' => $problem,

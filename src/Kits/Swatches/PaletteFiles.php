@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Swatches;
 
 use App\Platform\Web\Csv;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Lottel\Core\Colour\NamedColour;
 use Lottel\Core\Colour\PaletteWriter;
 
@@ -20,7 +20,7 @@ final readonly class PaletteFiles
         'pdf' => 'Swatches to print', 'svg' => 'Drawing (SVG)', 'gpl' => 'Palette (.gpl)', 'css' => 'Custom properties (CSS)', 'csv' => 'List (CSV)',
     ];
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -34,8 +34,8 @@ final readonly class PaletteFiles
             'gpl' => PaletteWriter::gpl($name, $colours),
             'css' => PaletteWriter::css($name, $colours),
             'csv' => Csv::file(PaletteForm::rows($colours)),
-            'svg' => SwatchSheet::svg($name, $cells, $this->frame->page()),
-            'pdf' => SwatchSheet::pdf($name, $cells, $this->frame->page()),
+            'svg' => SwatchSheet::svg($name, $cells, $this->measures->page()),
+            'pdf' => SwatchSheet::pdf($name, $cells, $this->measures->page()),
             default => throw new \LogicException($type),
         };
     }

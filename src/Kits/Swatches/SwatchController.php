@@ -156,7 +156,7 @@ final class SwatchController extends Page
 
             return $answer(new ReadPalette(mb_substr($palette->name, 0, self::LONGEST_NAME), $palette->colours, $palette->unread));
         } catch (InvalidInput|InvalidPalette $invalid) {
-            $problem = Problem::from($invalid, $request, $this->frame->quantities()) ?? throw $invalid;
+            $problem = Problem::from($invalid, $request, $this->measures->quantities()) ?? throw $invalid;
             $response = $this->page($request, $problem);
             $response->setStatusCode($problem->status);
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Workshop;
 
 use App\Platform\Web\ColumnKind;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Pdf;
 use App\Platform\Web\Table;
 use Lottel\Core\Words\Counted;
@@ -14,7 +14,7 @@ use Lottel\Core\Workshop\Load;
 /** What is taken to a class, and what those who come bring along: as text, and on a page to print. */
 final readonly class ClassList
 {
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -50,7 +50,7 @@ final readonly class ClassList
     /** The same as a table, in the words of the room. */
     public function packOutTable(WorkshopPage $page): Table
     {
-        $words = fn (WorkshopRow $row, int $quantity): string => $this->frame->quantities()->print($quantity, $row->tracking);
+        $words = fn (WorkshopRow $row, int $quantity): string => $this->measures->quantities()->print($quantity, $row->tracking);
         $rows = [
             ...array_map(static fn (WorkshopRow $row): array => [
                 'bag', $row->name, $words($row, $row->thing->share->each ?? 0), $words($row, $page->wanted($row)),
@@ -89,7 +89,7 @@ final readonly class ClassList
     {
         $lines = explode("\n", rtrim($text));
 
-        return Pdf::ofText($lines[0], \array_slice($lines, 1), $this->frame->page());
+        return Pdf::ofText($lines[0], \array_slice($lines, 1), $this->measures->page());
     }
 
     private static function tick(string $line): string
@@ -100,7 +100,7 @@ final readonly class ClassList
     private function amount(WorkshopRow $row, int $quantity): string
     {
         $isOne = $row->tracking->movesWhole();
-        $many = $isOne ? (string) $quantity : $this->frame->quantities()->print($quantity, $row->tracking);
+        $many = $isOne ? (string) $quantity : $this->measures->quantities()->print($quantity, $row->tracking);
 
         return $many.($row->tracking->isPieces() || $isOne ? ' × ' : ' of ').$row->name;
     }
@@ -113,6 +113,6 @@ final readonly class ClassList
 
     private function weight(int $grams): string
     {
-        return $this->frame->weights()->print($grams);
+        return $this->measures->weights()->print($grams);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Accounts;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomAtHand;
 use App\Room\Stores\Rooms;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Measure\LengthUnit;
@@ -12,7 +12,7 @@ use Lottel\Core\Measure\LengthUnit;
 /** How the household measures, what time it is in it, and what its first room is called. */
 final readonly class DescribeRoom
 {
-    public function __construct(private Rooms $rooms, private EntityManagerInterface $entities, private Frame $frame)
+    public function __construct(private Rooms $rooms, private EntityManagerInterface $entities, private RoomAtHand $atHand)
     {
     }
 
@@ -23,6 +23,6 @@ final readonly class DescribeRoom
             $room->name = 0 === $index ? $name : $room->name;
         }
         $this->entities->flush();
-        $this->frame->reset();
+        $this->atHand->reset();
     }
 }

@@ -69,7 +69,7 @@ final class DoorController extends Page
             $input->check();
             $owner = $open($room, $measure, $zone, $newcomer);
         } catch (InvalidInput $exception) {
-            return $this->showBegin(Problem::from($exception, $request, $this->frame->quantities()));
+            return $this->showBegin(Problem::from($exception, $request, $this->measures->quantities()));
         } catch (RoomIsOpen) {
             return $this->redirectToRoute('sign_in', status: 303);
         }

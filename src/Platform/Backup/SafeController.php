@@ -103,14 +103,14 @@ final class SafeController extends Page
             }
             $back = $restore($backup);
         } catch (InvalidBackup|BackupFailed|InvalidInput $refused) {
-            $response = $this->index(Problem::from($refused, $request, $this->frame->quantities()));
+            $response = $this->index(Problem::from($refused, $request, $this->measures->quantities()));
             $response->setStatusCode(409);
 
             return $response;
         }
         $said = \sprintf(
             'The room is as it was on %s. What was here until now is kept as %s. %s',
-            $backup->manifest->madeAt->setTimezone($this->frame->timeZone())->format('j F Y, G:i'),
+            $backup->manifest->madeAt->setTimezone($this->roomClock->timeZone())->format('j F Y, G:i'),
             basename($back->kept ?? ''),
             $back->sentence(),
         );

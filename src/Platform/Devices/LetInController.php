@@ -42,7 +42,7 @@ final class LetInController extends Page
             }
             $input->check();
         } catch (InvalidInput $invalid) {
-            return $this->show(Problem::from($invalid, $request, $this->frame->quantities()));
+            return $this->show(Problem::from($invalid, $request, $this->measures->quantities()));
         }
         $response = $this->redirectToRoute('sign_in', status: 303);
         $ends = $clock->now()->getTimestamp() + self::DAYS * 86_400;

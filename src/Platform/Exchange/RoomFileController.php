@@ -55,7 +55,7 @@ final class RoomFileController extends Page
             $input->check();
         } catch (InvalidInput $invalid) {
             return $this->render('people/accounts/begin.html.twig', [
-                'problem' => Problem::from($invalid, $request, $this->frame->quantities()),
+                'problem' => Problem::from($invalid, $request, $this->measures->quantities()),
                 'zones' => \DateTimeZone::listIdentifiers(),
             ], new Response(status: 422));
         }

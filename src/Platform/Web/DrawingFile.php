@@ -18,7 +18,7 @@ final readonly class DrawingFile
     ];
     private const MARGIN = 12.0;
 
-    public function __construct(private string $projectDir, private Frame $frame)
+    public function __construct(private string $projectDir, private Measures $measures)
     {
     }
 
@@ -119,7 +119,7 @@ final readonly class DrawingFile
     /** As large as the page allows, upright or lying. */
     private function pdf(string $svg, string $title): string
     {
-        [$short, $long] = $this->frame->page();
+        [$short, $long] = $this->measures->page();
         preg_match('/viewBox="[-\d.]+ [-\d.]+ ([\d.]+) ([\d.]+)"/', $svg, $m);
         $page = (float) ($m[1] ?? 1) > (float) ($m[2] ?? 1) ? [$long, $short] : [$short, $long];
         $pdf = Pdf::blank($title, $page);

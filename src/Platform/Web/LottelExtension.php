@@ -22,7 +22,7 @@ final class LottelExtension extends AbstractExtension
     /** @var array<string, string>|null */
     private ?array $manifest = null;
 
-    public function __construct(private readonly Frame $frame, private readonly string $projectDir)
+    public function __construct(private readonly KnownColours $ownColours, private readonly RoomClock $roomClock, private readonly string $projectDir)
     {
     }
 
@@ -49,7 +49,7 @@ final class LottelExtension extends AbstractExtension
     {
         return [
             new TwigFunction('fresh_id', static fn (): string => (string) Uuid::v7()),
-            new TwigFunction('colour_chips', fn (): array => ColourWords::CHIPS + $this->frame->ownColours()),
+            new TwigFunction('colour_chips', fn (): array => ColourWords::CHIPS + $this->ownColours->byName()),
             new TwigFunction('built', $this->built(...)),
         ];
     }
@@ -99,7 +99,7 @@ final class LottelExtension extends AbstractExtension
 
     private function local(?\DateTimeImmutable $utc, string $format = 'j M Y, G:i'): string
     {
-        return $utc?->setTimezone($this->frame->timeZone())->format($format) ?? '';
+        return $utc?->setTimezone($this->roomClock->timeZone())->format($format) ?? '';
     }
 
     public function built(string $file): string

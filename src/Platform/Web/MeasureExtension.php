@@ -17,7 +17,7 @@ final class MeasureExtension extends AbstractExtension
     private const MM_PER_INCH = 25.4;
     private const INCHES_PER_FOOT = 12;
 
-    public function __construct(private readonly Frame $frame)
+    public function __construct(private readonly Measures $measures)
     {
     }
 
@@ -25,8 +25,8 @@ final class MeasureExtension extends AbstractExtension
     {
         return [
             new TwigFilter('money', static fn (int $cents): string => number_format($cents / 100, 2)),
-            new TwigFilter('qty', fn (int $quantity, Tracking $tracking): string => $this->frame->quantities()->print($quantity, $tracking)),
-            new TwigFilter('qty_field', fn (int $quantity, Tracking $tracking): string => $this->frame->quantities()->field($quantity, $tracking)),
+            new TwigFilter('qty', fn (int $quantity, Tracking $tracking): string => $this->measures->quantities()->print($quantity, $tracking)),
+            new TwigFilter('qty_field', fn (int $quantity, Tracking $tracking): string => $this->measures->quantities()->field($quantity, $tracking)),
             new TwigFilter('sides', $this->sides(...)),
             new TwigFilter('length_field', $this->lengthField(...)),
             new TwigFilter('length_from_zero', fn (?int $ticks): string => 0 === $ticks ? '0' : $this->lengthField($ticks)),
@@ -38,13 +38,13 @@ final class MeasureExtension extends AbstractExtension
                 'size_short',
                 fn (?Size $size): string => null === $size
                     ? ''
-                    : $this->frame->lengths()->number($size->width).' × '.$this->frame->lengths()->number($size->height),
+                    : $this->measures->lengths()->number($size->width).' × '.$this->measures->lengths()->number($size->height),
             ),
-            new TwigFilter('cuts_field', fn (?CutSizes $sizes): string => $sizes?->written($this->frame->lengths()) ?? ''),
-            new TwigFilter('rolled', fn (Length $length): string => $this->frame->lengths()->rolled($length)),
-            new TwigFilter('volume', fn (float $litres): string => $this->frame->volumes()->print($litres)),
-            new TwigFilter('weight', fn (int $grams): string => $this->frame->weights()->print($grams)),
-            new TwigFilter('weight_field', fn (?int $grams): string => null === $grams ? '' : $this->frame->weights()->field($grams)),
+            new TwigFilter('cuts_field', fn (?CutSizes $sizes): string => $sizes?->written($this->measures->lengths()) ?? ''),
+            new TwigFilter('rolled', fn (Length $length): string => $this->measures->lengths()->rolled($length)),
+            new TwigFilter('volume', fn (float $litres): string => $this->measures->volumes()->print($litres)),
+            new TwigFilter('weight', fn (int $grams): string => $this->measures->weights()->print($grams)),
+            new TwigFilter('weight_field', fn (?int $grams): string => null === $grams ? '' : $this->measures->weights()->field($grams)),
             new TwigFilter('mm_field', $this->mmField(...)),
             new TwigFilter('room_side', $this->roomSide(...)),
         ];
@@ -53,7 +53,7 @@ final class MeasureExtension extends AbstractExtension
     /** @param list<Length> $sides */
     private function sides(array $sides): string
     {
-        return $this->frame->lengths()->sides(...$sides);
+        return $this->measures->lengths()->sides(...$sides);
     }
 
     /** @param Length|int|null $length a length, or ticks; nothing stays empty */
@@ -61,15 +61,15 @@ final class MeasureExtension extends AbstractExtension
     {
         return match (true) {
             null === $length => '',
-            \is_int($length) => $this->frame->lengths()->exact(Length::ofTicks($length)),
-            default => $this->frame->lengths()->exact($length),
+            \is_int($length) => $this->measures->lengths()->exact(Length::ofTicks($length)),
+            default => $this->measures->lengths()->exact($length),
         };
     }
 
     /** Whole millimetres as the room measures, so that the same whole millimetres are read again. */
     private function mmField(?int $millimetres): string
     {
-        if (null === $millimetres || $this->frame->isMetric()) {
+        if (null === $millimetres || $this->measures->isMetric()) {
             return null === $millimetres ? '' : $millimetres.' mm';
         }
 
@@ -78,7 +78,7 @@ final class MeasureExtension extends AbstractExtension
 
     private function roomSide(int $millimetres): string
     {
-        if ($this->frame->isMetric()) {
+        if ($this->measures->isMetric()) {
             return number_format($millimetres / 1000, 2).' m';
         }
         $inches = (int) round($millimetres / self::MM_PER_INCH);

@@ -21,12 +21,18 @@ abstract class Page extends AbstractController
 {
     private WriteOnce $once;
     protected Frame $frame;
+    protected Measures $measures;
+    protected RoomClock $roomClock;
+    protected KnownColours $ownColours;
 
     #[Required]
-    public function equip(WriteOnce $once, Frame $frame): void
+    public function equip(WriteOnce $once, Frame $frame, Measures $measures, RoomClock $roomClock, KnownColours $ownColours): void
     {
         $this->once = $once;
         $this->frame = $frame;
+        $this->measures = $measures;
+        $this->roomClock = $roomClock;
+        $this->ownColours = $ownColours;
     }
 
     /** Goes to the page of a kit in the place of one that it has left, and says there what was just done. */
@@ -70,7 +76,7 @@ abstract class Page extends AbstractController
         try {
             return new RedirectResponse($work($this->input($request)), 303);
         } catch (\Throwable $exception) {
-            $problem = Problem::from($exception, $request, $this->frame->quantities()) ?? throw $exception;
+            $problem = Problem::from($exception, $request, $this->measures->quantities()) ?? throw $exception;
             $response = $again($problem);
             $response->setStatusCode($problem->status);
             $response->headers->set('HX-Push-Url', 'false');
@@ -142,12 +148,12 @@ abstract class Page extends AbstractController
 
     protected function quantityInWords(int $quantity, Tracking $tracking): string
     {
-        return $this->frame->quantities()->print($quantity, $tracking);
+        return $this->measures->quantities()->print($quantity, $tracking);
     }
 
     protected function input(Request $request): Input
     {
-        return new Input($request, $this->frame->quantities(), $this->frame->measure(), $this->frame->colours(...));
+        return new Input($request, $this->measures->quantities(), $this->measures->measure(), $this->ownColours->words(...));
     }
 
     protected function me(): Account

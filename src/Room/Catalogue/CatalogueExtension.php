@@ -11,7 +11,7 @@ use Twig\TwigFunction;
 /** Pictures of things on pages. */
 final class CatalogueExtension extends AbstractExtension
 {
-    public function __construct(private readonly SeenDrawing $seen, private readonly Prices $prices, private readonly LayFlat $flat)
+    public function __construct(private readonly SeenDrawing $seen, private readonly Prices $prices, private readonly LayFlat $flat, private readonly CatalogueState $state)
     {
     }
 
@@ -25,6 +25,8 @@ final class CatalogueExtension extends AbstractExtension
             new TwigFunction('stand_in', StandIn::of(...)),
             new TwigFunction('prices_of', $this->prices->of(...)),
             new TwigFunction('flat_until', $this->flat->until(...)),
+            new TwigFunction('catalogue_is_bare', $this->state->isBare(...)),
+            new TwigFunction('not_filed', $this->state->notFiled(...)),
         ];
     }
 }

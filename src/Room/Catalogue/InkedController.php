@@ -27,7 +27,7 @@ final class InkedController extends Page
             $days = $input->isEmpty('days') ? FreshInk::USUAL_DAYS : $input->whole('days', 1, FreshInk::MOST_DAYS);
             $kit = $input->id('kit');
             $input->check();
-            $until = $flat->inked($step, $item, $days)->setTimezone($this->frame->timeZone());
+            $until = $flat->inked($step, $item, $days)->setTimezone($this->roomClock->timeZone());
 
             return Outcome::undoable(
                 0 === $kit ? $this->generateUrl('item', ['id' => $id]) : $this->generateUrl('return_kit', ['id' => $kit]),

@@ -333,7 +333,7 @@ final class ItemController extends Page
             'sources' => Outside::sources(),
             'lit' => $this->room->lit([$item->homeId]),
             'palette' => null === $item->photo ? [] : $this->photos->palette($item->photo),
-            'fields' => KindFields::of($item->record->kind, $this->frame->measure()),
+            'fields' => KindFields::of($item->record->kind, $this->measures->measure()),
             'stand_in' => StandIn::of($this->reading->thing($id), $item->drawnBox()),
             'strip' => $this->stripAtHome($item),
             'seen' => $this->placePhotos->ofItems([$id]),
@@ -368,7 +368,7 @@ final class ItemController extends Page
 
         return $this->render('room/catalogue/edit_item.html.twig', [
             'item' => $item,
-            'fields' => KindFields::of($item->record->kind, $this->frame->measure()),
+            'fields' => KindFields::of($item->record->kind, $this->measures->measure()),
             'seasons' => Season::cases(),
             'kinds' => Kind::cases(),
             'trackings' => Tracking::cases(),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Room\Catalogue;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use App\Platform\Web\Svg;
 use App\Room\Log\LifeRow;
 use App\Room\Log\MadeOf;
@@ -27,7 +27,7 @@ final readonly class LifeShelf
     private const CARD = 50.0;
     private const MARGIN = 44.0;
 
-    public function __construct(private Frame $frame, private ClockInterface $clock, private UrlGeneratorInterface $urls)
+    public function __construct(private RoomClock $roomClock, private ClockInterface $clock, private UrlGeneratorInterface $urls)
     {
     }
 
@@ -42,7 +42,7 @@ final readonly class LifeShelf
         $svg = \sprintf('<rect class="board" y="%.1f" width="%.1f" height="26" rx="3"/>', self::BOARD, self::WIDTH);
         $month = '';
         foreach ($shown as $nth => $row) {
-            $from = $row->event->from->setTimezone($this->frame->timeZone());
+            $from = $row->event->from->setTimezone($this->roomClock->timeZone());
             $svg .= $this->event($row, $at[$nth]).($from->format('M Y') === $month ? '' : \sprintf(
                 '<text class="board-month" x="%.1f" y="%.1f">%s</text>',
                 $at[$nth],
@@ -104,7 +104,7 @@ final readonly class LifeShelf
 
     private function kit(LifeRow $row, MadeOf $made, float $x): string
     {
-        $day = $row->event->from->setTimezone($this->frame->timeZone())->format('j M');
+        $day = $row->event->from->setTimezone($this->roomClock->timeZone())->format('j M');
         $says = $made->pieces > 0 ? $day.' ×'.$made->pieces : $day;
         $top = self::BOARD - self::CARD - 18;
         $piece = StandIn::of(new Thing(0, $made->name, kind: Kind::FinishedPiece, themes: '' === $made->occasion ? [] : [$made->occasion]));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Room\Catalogue;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Catalogue\PlaceRule;
@@ -14,7 +14,7 @@ use Lottel\Core\ListImport\PastedLines;
 /** Reads lines about new things into cells, with what is guessed of each. */
 final readonly class NewCells
 {
-    public function __construct(private LikelyDoubles $doubles, private HomeReading $homes, private Frame $frame)
+    public function __construct(private LikelyDoubles $doubles, private HomeReading $homes, private Measures $measures, private OwnColours $ownColours)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class NewCells
      */
     public function read(string $text, SeenThings $seen, PlaceRule $rule): array
     {
-        $things = PastedThing::lines($text, $rule->yielding(), $this->frame->quantities(), $this->frame->colours());
+        $things = PastedThing::lines($text, $rule->yielding(), $this->measures->quantities(), $this->ownColours->words());
         $doubles = $this->doubles->of($things);
         $cells = [];
         foreach ($things as $line => $thing) {
@@ -51,14 +51,14 @@ final readonly class NewCells
 
     public function lines(string $text): PastedLines
     {
-        return PastedLines::read($text, (new PlaceRule())->yielding(), $this->frame->quantities(), $this->frame->colours());
+        return PastedLines::read($text, (new PlaceRule())->yielding(), $this->measures->quantities(), $this->ownColours->words());
     }
 
     /** @param list<DoubleRow> $doubles */
     private function guessed(PastedLine $line, array $doubles): NewCell
     {
         $thing = $line->thing;
-        $guessed = $thing->colourInName($this->frame->colours());
+        $guessed = $thing->colourInName($this->ownColours->words());
         $home = $this->homes->forNew($thing);
 
         return new NewCell(
@@ -68,7 +68,7 @@ final readonly class NewCells
             $home->address ?? '',
             implode(', ', $home->reasons ?? []),
             $doubles,
-            isset($line->wrong['size']) ? null : $thing->sizeInName($this->frame->measure()),
+            isset($line->wrong['size']) ? null : $thing->sizeInName($this->measures->measure()),
             wrong: $line->wrong,
             typed: $line->typed,
         );
@@ -81,7 +81,7 @@ final readonly class NewCells
         $measured = '' === $said && $thing->kind->hasOneColour() ? $seen->colour($line) : null;
         $here = array_values(array_filter($doubles, static fn (DoubleRow $double): bool => $seen->isHere($double->home)));
 
-        $size = $thing->sizeInName($this->frame->measure());
+        $size = $thing->sizeInName($this->measures->measure());
 
         return new NewCell($thing, $measured ?? $said, null !== $measured, $seen->home($line), 'it is seen there', $doubles, $size, $here[0] ?? null);
     }

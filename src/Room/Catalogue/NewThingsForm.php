@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Room\Catalogue;
 
-use App\Platform\Web\Frame;
 use App\Platform\Web\Input;
 use App\Platform\Web\InvalidInput;
+use App\Platform\Web\Measures;
 use App\Room\Stores\Places;
 use Lottel\Core\Catalogue\InvalidPaste;
 use Lottel\Core\Catalogue\Kind;
@@ -22,7 +22,7 @@ final readonly class NewThingsForm
     public const THAT_ONE = 'is-';
     private const CELLS = ['name', 'maker', 'quantity', 'themes', 'colour', 'size', 'weight'];
 
-    public function __construct(private Items $items, private Places $places, private Frame $frame)
+    public function __construct(private Items $items, private Places $places, private Measures $measures, private OwnColours $ownColours)
     {
     }
 
@@ -110,8 +110,8 @@ final readonly class NewThingsForm
                 $line + 1,
                 $kind,
                 $tracking,
-                $this->frame->quantities(),
-                $this->frame->colours(),
+                $this->measures->quantities(),
+                $this->ownColours->words(),
             );
         } catch (InvalidPaste $wrong) {
             $input->refuse($wrong->cell().'_'.$line, $wrong->why ?? $wrong->getMessage());

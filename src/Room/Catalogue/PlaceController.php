@@ -102,7 +102,7 @@ final class PlaceController extends Page
         try {
             $this->pasted($input, $this->places->inUse($address));
         } catch (InvalidInput $wrong) {
-            $response = $this->show($address, Problem::from($wrong, $request, $this->frame->quantities()));
+            $response = $this->show($address, Problem::from($wrong, $request, $this->measures->quantities()));
             $response->setStatusCode(422);
 
             return $response;
@@ -169,7 +169,7 @@ final class PlaceController extends Page
         $text = $this->pastedText($input);
         $input->check();
 
-        return PastedLines::read($text, $place->rule(), $this->frame->quantities(), $this->frame->colours());
+        return PastedLines::read($text, $place->rule(), $this->measures->quantities(), $this->ownColours->words());
     }
 
     /** What is typed as it would become things, and what of it cannot be read; null where nothing is typed. */

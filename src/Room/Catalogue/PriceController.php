@@ -24,8 +24,8 @@ final class PriceController extends Page
             $item = $items->one($id);
             $cents = $input->cents('price');
             $quantity = $item->tracking->movesWhole() ? 1 : $input->quantity('quantity', $item->tracking);
-            $day = $input->date('day') ?? $this->frame->today();
-            if ($day->format('Ymd') > $this->frame->today()->format('Ymd')) {
+            $day = $input->date('day') ?? $this->roomClock->today();
+            if ($day->format('Ymd') > $this->roomClock->today()->format('Ymd')) {
                 $input->refuse('day', 'That day is still to come.');
             }
             $shop = $input->text('shop', 120);

@@ -68,7 +68,7 @@ final class SeenThingsController extends Page
             $seen = $this->seenThings($place, $photo, array_column($marks, 'spot'));
             $cells = $this->cells->read($text, $seen, self::rule($place));
         } catch (InvalidInput|InvalidPaste|StepRefused $wrong) {
-            $problem = Problem::from($wrong, $request, $this->frame->quantities()) ?? throw $wrong;
+            $problem = Problem::from($wrong, $request, $this->measures->quantities()) ?? throw $wrong;
             $response = $this->showMarks($place, $photo, $this->marks->marks($input, $photo, $this->photos->raster($photo->photo)), $problem);
             $response->setStatusCode($problem->status);
 

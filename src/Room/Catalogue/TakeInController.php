@@ -50,7 +50,7 @@ final class TakeInController extends Page
             }
             $lines = $this->cells->lines($text);
         } catch (InvalidInput $wrong) {
-            $response = $this->show(null, $text, Problem::from($wrong, $request, $this->frame->quantities()));
+            $response = $this->show(null, $text, Problem::from($wrong, $request, $this->measures->quantities()));
             $response->setStatusCode(422);
 
             return $response;

@@ -77,7 +77,7 @@ final class FindController extends Page
         if ($request->request->has('query')) {
             parse_str($request->request->getString('query'), $asked);
         }
-        $form = FindForm::read($asked, $this->frame);
+        $form = FindForm::read($asked, $this->measures, $this->ownColours->words());
         $found = $this->finder->find($form->filter);
         $isFragment = $request->headers->has('HX-Request') && 'results' === $request->headers->get('HX-Target');
 

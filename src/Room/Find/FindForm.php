@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Room\Find;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\ColourWanted;
+use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\InvalidColour;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\Length;
@@ -27,12 +28,12 @@ final readonly class FindForm
     }
 
     /** @param array<mixed> $asked */
-    public static function read(array $asked, Frame $frame): self
+    public static function read(array $asked, Measures $measures, ColourWords $colours): self
     {
         $fields = self::fields($asked);
         $errors = [];
-        $colour = self::colour($fields['colour'] ?? '', $frame, $errors);
-        $panel = self::panel($fields['panel'] ?? '', $frame, $errors);
+        $colour = self::colour($fields['colour'] ?? '', $colours, $errors);
+        $panel = self::panel($fields['panel'] ?? '', $measures, $errors);
         $state = \in_array($fields['state'] ?? '', FindFilter::STATES, true) ? $fields['state'] : '';
         $unused = 1 === preg_match('/^\d{1,3}$/D', $fields['unused'] ?? '') ? max(1, (int) $fields['unused']) : null;
         $filter = new FindFilter(
@@ -68,10 +69,10 @@ final readonly class FindForm
     }
 
     /** @param array<string, string> $errors */
-    private static function colour(string $typed, Frame $frame, array &$errors): ?ColourWanted
+    private static function colour(string $typed, ColourWords $colours, array &$errors): ?ColourWanted
     {
         try {
-            return '' === $typed ? null : ColourWanted::read($typed, $frame->colours());
+            return '' === $typed ? null : ColourWanted::read($typed, $colours);
         } catch (InvalidColour $wrong) {
             $errors['colour'] = $wrong->getMessage();
 
@@ -80,19 +81,19 @@ final readonly class FindForm
     }
 
     /** @param array<string, string> $errors */
-    private static function panel(string $typed, Frame $frame, array &$errors): ?Size
+    private static function panel(string $typed, Measures $measures, array &$errors): ?Size
     {
         $sides = array_values(array_filter(array_map(trim(...), preg_split('/[×x*]|\bby\b/u', $typed) ?: []), static fn (string $side): bool => '' !== $side));
         if ([] === $sides) {
             return null;
         }
         if (2 !== \count($sides)) {
-            $errors['panel'] = \sprintf('Write it like %s.', $frame->usual()->exampleOfPiece());
+            $errors['panel'] = \sprintf('Write it like %s.', $measures->usual()->exampleOfPiece());
 
             return null;
         }
         try {
-            [$width, $height] = array_map(static fn (string $side): Length => Length::parse($side, $frame->measure()), $sides);
+            [$width, $height] = array_map(static fn (string $side): Length => Length::parse($side, $measures->measure()), $sides);
 
             return new Size(Length::ofTicks(max(1, $width->ticks)), Length::ofTicks(max(1, $height->ticks)));
         } catch (InvalidLength $wrong) {

@@ -71,9 +71,9 @@ final class LabelController extends Page
     public function labelFile(Request $request, string $subject, int $id, string $type, LabelPng $png, LabelPdf $pdf): Response
     {
         try {
-            $asked = AskedLabel::read($request->query, LabelFormat::Front, $this->frame->measure());
+            $asked = AskedLabel::read($request->query, LabelFormat::Front, $this->measures->measure());
         } catch (InvalidLabel $problem) {
-            throw new BadRequestHttpException($problem->inWords($this->frame->lengths()), $problem);
+            throw new BadRequestHttpException($problem->inWords($this->measures->lengths()), $problem);
         }
         $text = match ($subject) {
             'place' => $this->make->ofPlace(LabelledPlace::ofPlace($this->places->number($id)), $asked->format, $asked->hasCode),
@@ -129,9 +129,9 @@ final class LabelController extends Page
     {
         $error = null;
         try {
-            $asked = AskedLabel::read($request->query, $usual, $this->frame->measure());
+            $asked = AskedLabel::read($request->query, $usual, $this->measures->measure());
         } catch (InvalidLabel $problem) {
-            [$asked, $error] = [AskedLabel::usual($usual), $problem->inWords($this->frame->lengths())];
+            [$asked, $error] = [AskedLabel::usual($usual), $problem->inWords($this->measures->lengths())];
         }
         $drawing = $this->layout->draw($asked->format, $text($asked), $asked->size);
         $size = $drawing->size;

@@ -43,7 +43,7 @@ final class LabelQueueController extends Page
         return $this->render('room/labels/index.html.twig', [
             'waiting' => $this->make->waiting(),
             'chosen' => $chosen,
-            'sheet' => isset($names[$sheet]) ? $sheet : LabelSheets::usual($this->frame->isMetric()),
+            'sheet' => isset($names[$sheet]) ? $sheet : LabelSheets::usual($this->measures->isMetric()),
             'sheets' => $names,
             'error' => $error,
             'problem' => $problem,

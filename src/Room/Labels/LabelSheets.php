@@ -6,7 +6,7 @@ namespace App\Room\Labels;
 
 use App\Platform\Database\Row;
 use App\Platform\Steps\StepRefused;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Label\InvalidLabel;
 use Lottel\Core\Label\LabelPacking;
@@ -19,7 +19,7 @@ final readonly class LabelSheets
 {
     private const PLAIN = ['plain-a4' => ['Plain A4, to cut up', 2100, 2970], 'plain-letter' => ['Plain letter, to cut up', 2159, 2794]];
 
-    public function __construct(private Connection $database, private Frame $frame)
+    public function __construct(private Connection $database, private Measures $measures)
     {
     }
 
@@ -29,7 +29,7 @@ final readonly class LabelSheets
         $names = array_map(static fn (array $plain): string => $plain[0], self::PLAIN);
         foreach (LabelSheet::usual() as $key => $sheet) {
             [$width, $height] = [Length::ofTenthMillimetres($sheet->label->width), Length::ofTenthMillimetres($sheet->label->height)];
-            $names[$key] = $sheet->name.' of '.$this->frame->lengths()->sides($width, $height);
+            $names[$key] = $sheet->name.' of '.$this->measures->lengths()->sides($width, $height);
         }
         foreach ($this->database->fetchAllAssociative("SELECT 'own-' || id AS key, name FROM label_sheet ORDER BY name") as $columns) {
             $row = new Row($columns);

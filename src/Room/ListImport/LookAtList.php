@@ -6,7 +6,8 @@ namespace App\Room\ListImport;
 
 use App\Platform\Database\Row;
 use App\Platform\Steps\HalfUndone;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
+use App\Room\Catalogue\OwnColours;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\ListImport\InvalidRow;
 use Lottel\Core\ListImport\ListReader;
@@ -17,13 +18,13 @@ use Lottel\Core\Log\Tracking;
 /** Reads a list through and tells what it would become; nothing is written. */
 final readonly class LookAtList
 {
-    public function __construct(private ImportedLists $lists, private PlacesOfList $places, private Connection $database, private Frame $frame)
+    public function __construct(private ImportedLists $lists, private PlacesOfList $places, private Connection $database, private Measures $measures, private OwnColours $ownColours)
     {
     }
 
     public function reader(ImportedList $list): ListReader
     {
-        return new ListReader($list->columns, $list->units(), $this->frame->quantities(), $this->frame->colours(), $list->kind, $list->pounds);
+        return new ListReader($list->columns, $list->units(), $this->measures->quantities(), $this->ownColours->words(), $list->kind, $list->pounds);
     }
 
     /**

@@ -6,7 +6,7 @@ namespace App\Room\Lists;
 
 use App\Platform\Database\Row;
 use App\Platform\Web\ColumnKind as K;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Table;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Furniture\RetiredAddress;
@@ -31,7 +31,7 @@ final readonly class RoomLists
 
     private const INSIDE = '(SELECT s.in_room FROM stock_of_item s WHERE s.item_id = i.id)';
 
-    public function __construct(private Connection $database, private Frame $frame)
+    public function __construct(private Connection $database, private Measures $measures)
     {
     }
 
@@ -239,7 +239,7 @@ final readonly class RoomLists
             default => $quantity,
         };
 
-        return [$number, 0 === $quantity ? 'none' : $this->frame->quantities()->print($quantity, $tracking)];
+        return [$number, 0 === $quantity ? 'none' : $this->measures->quantities()->print($quantity, $tracking)];
     }
 
     private static function millimetres(?int $ticks): ?float

@@ -50,9 +50,9 @@ final class LogController extends Page
         );
 
         return $this->render('room/log/index.html.twig', [
-            'book' => DayBook::of(\array_slice($lines, 0, self::A_PAGE), $this->frame->timeZone()),
+            'book' => DayBook::of(\array_slice($lines, 0, self::A_PAGE), $this->roomClock->timeZone()),
             'older' => $lines[self::A_PAGE - 1]->id ?? null,
-            'today' => $this->frame->today(),
+            'today' => $this->roomClock->today(),
             'has_more' => $hasMore,
             'query' => $query,
             'people' => $this->log->people(),
@@ -78,7 +78,7 @@ final class LogController extends Page
             }
         }
         $until = $input->date('until');
-        $zone = $this->frame->timeZone();
+        $zone = $this->roomClock->timeZone();
         $utc = static fn (?\DateTimeImmutable $day): ?\DateTimeImmutable => null === $day
             ? null
             : (new \DateTimeImmutable($day->format('Y-m-d'), $zone))->setTimezone(new \DateTimeZone('UTC'));

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Room\Log;
 
 use App\Platform\Web\ColumnKind;
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
+use App\Platform\Web\RoomClock;
 use App\Platform\Web\Table;
 use Lottel\Core\Furniture\RetiredAddress;
 
@@ -14,7 +15,7 @@ final readonly class LogTable
 {
     private const COLUMNS = ['line', 'when', 'who', 'why', 'item', 'quantity', 'from', 'to', 'kit', 'note', 'puts right line'];
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures, private RoomClock $roomClock)
     {
     }
 
@@ -33,11 +34,11 @@ final readonly class LogTable
     {
         return [
             $line->id,
-            $line->at->setTimezone($this->frame->timeZone())->format('Y-m-d H:i:s'),
+            $line->at->setTimezone($this->roomClock->timeZone())->format('Y-m-d H:i:s'),
             $line->person,
             $line->reason->value,
             $line->item,
-            $this->frame->quantities()->print($line->quantity, $line->tracking),
+            $this->measures->quantities()->print($line->quantity, $line->tracking),
             RetiredAddress::onLabel($line->from->address),
             RetiredAddress::onLabel($line->to->address),
             $line->kit,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Room\Stores;
 
-use App\Platform\Web\Frame;
+use App\Platform\Web\Measures;
 use App\Platform\Web\Svg;
 use Lottel\Core\Room\Footprint;
 use Lottel\Core\Room\RoomLayout;
@@ -19,7 +19,7 @@ final readonly class FloorDrawing
     private const MM_PER_INCH = 25.4;
     private const TURNS = [0, 90, 180, 270];
 
-    public function __construct(private Frame $frame)
+    public function __construct(private Measures $measures)
     {
     }
 
@@ -38,8 +38,8 @@ final readonly class FloorDrawing
             Svg::escape($room->name),
             $layout->width,
             $layout->depth,
-            $this->frame->isMetric() ? '1' : (string) self::MM_PER_INCH,
-            $this->frame->isMetric() ? '' : ' in',
+            $this->measures->isMetric() ? '1' : (string) self::MM_PER_INCH,
+            $this->measures->isMetric() ? '' : ' in',
             self::walls($layout),
             self::door($layout),
             implode('', array_map(self::fixture(...), $layout->fixtures)),

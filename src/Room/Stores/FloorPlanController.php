@@ -33,7 +33,7 @@ final class FloorPlanController extends Page
     {
         return $this->write($request, function (Input $input) use ($id, $arrange): Outcome {
             $room = $this->rooms->one($id);
-            $form = new FloorPlanForm($input, $this->frame->measure());
+            $form = new FloorPlanForm($input, $this->measures->measure());
             [$layout, $spots] = [$form->layout(), $form->spots()];
             $input->check();
             $arrange($room, $layout, $spots);
@@ -48,7 +48,7 @@ final class FloorPlanController extends Page
     public function drawing(Request $request, int $id, FloorDrawing $drawing): Response
     {
         $room = $this->floor->rooms()[$id] ?? throw Unknown::room($id);
-        $spots = (new FloorPlanForm($this->input(new Request(request: $request->query->all())), $this->frame->measure()))->spots();
+        $spots = (new FloorPlanForm($this->input(new Request(request: $request->query->all())), $this->measures->measure()))->spots();
 
         return new Response($drawing->draw($room->with($spots), true));
     }

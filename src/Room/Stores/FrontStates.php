@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Room\Stores;
 
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use Doctrine\DBAL\Connection;
 use Symfony\Contracts\Service\ResetInterface;
 
@@ -18,7 +18,7 @@ final class FrontStates implements ResetInterface
     public function __construct(
         private readonly Connection $database,
         private readonly RoomReading $room,
-        private readonly Frame $frame,
+        private readonly RoomClock $roomClock,
         private readonly Fullness $fullness,
     ) {
     }
@@ -66,7 +66,7 @@ final class FrontStates implements ResetInterface
             $row->int('home_id'),
             $row->flag('is_lost')
                 ? new FrontState(lost: $row->int('things'))
-                : new FrontState($row->int('things'), $this->frame->due($row->textOrNull('due_on'))->isLate),
+                : new FrontState($row->int('things'), $this->roomClock->due($row->textOrNull('due_on'))->isLate),
         ]);
     }
 

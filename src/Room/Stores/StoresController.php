@@ -36,7 +36,7 @@ final class StoresController extends Page
     #[Route('/stores', name: 'stores', methods: ['GET'])]
     public function index(Request $request): Response
     {
-        $season = Season::broughtForwardOn($this->frame->today(), $this->frame->timeZone());
+        $season = Season::broughtForwardOn($this->roomClock->today(), $this->roomClock->timeZone());
         $wall = $this->walls->named($request->query->getString('wall'));
 
         return $this->render('room/stores/index.html.twig', [

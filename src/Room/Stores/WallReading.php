@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Room\Stores;
 
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Furniture\Address;
@@ -18,7 +18,7 @@ final readonly class WallReading
 {
     private const MOST = 3;
 
-    public function __construct(private Connection $database, private RoomReading $room, private Frame $frame, private Fullness $fullness)
+    public function __construct(private Connection $database, private RoomReading $room, private RoomClock $roomClock, private Fullness $fullness)
     {
     }
 
@@ -48,7 +48,7 @@ final readonly class WallReading
         $overdue = [];
         foreach ($rows as $columns) {
             $row = new Row($columns);
-            $due = $this->frame->due($row->text('due_on'));
+            $due = $this->roomClock->due($row->text('due_on'));
             $things = $row->int('things');
             if ($due->isLate) {
                 $overdue[] = new NextOnWall(

@@ -176,7 +176,7 @@ final class CountController extends Page
     {
         $place = $this->places->inUse($address);
         $rows = $this->rows($address);
-        $input = new SheetTyped($rows, $typed, $this->frame->quantities());
+        $input = new SheetTyped($rows, $typed, $this->measures->quantities());
 
         return $this->render('upkeep/counting/sheet.html.twig', [
             'place' => $place,

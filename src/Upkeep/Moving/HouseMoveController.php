@@ -59,7 +59,7 @@ final class HouseMoveController extends Page
 
             return $this->planned($limits, $units, null);
         } catch (InvalidInput|StepRefused|MovingRefused $wrong) {
-            $response = $this->planned($this->usual(), $this->chosen($input), Problem::from($wrong, $request, $this->frame->quantities()));
+            $response = $this->planned($this->usual(), $this->chosen($input), Problem::from($wrong, $request, $this->measures->quantities()));
             $response->setStatusCode(422);
 
             return $response;
@@ -115,7 +115,7 @@ final class HouseMoveController extends Page
 
     private function usual(): BoxLimits
     {
-        return BoxLimits::usual($this->frame->measure());
+        return BoxLimits::usual($this->measures->measure());
     }
 
     private function limits(Input $input): BoxLimits

@@ -8,7 +8,7 @@ use App\Calendar\Year\DateInYear;
 use App\Calendar\Year\YearReading;
 use App\Platform\Database\KeptUntilChanged;
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Kit\Availability;
@@ -22,13 +22,13 @@ final readonly class CalendarReading
     private const DAYS_OF_LOG = 365;
     private const KINDS = [Kind::Paper, Kind::PartFinished, Kind::Envelope];
 
-    public function __construct(private Connection $database, private YearReading $year, private Frame $frame, private KeptUntilChanged $kept)
+    public function __construct(private Connection $database, private YearReading $year, private RoomClock $roomClock, private KeptUntilChanged $kept)
     {
     }
 
     public function ahead(): CardsAhead
     {
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
 
         return $this->kept->get(CardsAhead::class, $today->text(), fn (): CardsAhead => $this->found($today));
     }

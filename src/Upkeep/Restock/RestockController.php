@@ -50,7 +50,7 @@ final class RestockController extends Page
         return $this->render('upkeep/restock/stocks.html.twig', [
             'stocks' => $stocks,
             'rules' => $rules,
-            'today' => $this->frame->today(),
+            'today' => $this->roomClock->today(),
             'problem' => $problem,
         ]);
     }
@@ -124,7 +124,7 @@ final class RestockController extends Page
             $home = $homes->homeOrHeap($item);
             $takeIn->stock($step, $item, $home, $quantity, Outside::Bought);
             if (null !== $cents) {
-                $prices->paid($item, $cents, $quantity, new \DateTimeImmutable($this->frame->today()->format('Y-m-d')), $shop);
+                $prices->paid($item, $cents, $quantity, new \DateTimeImmutable($this->roomClock->today()->format('Y-m-d')), $shop);
             }
 
             return Outcome::undoable($this->generateUrl('shopping'), \sprintf(

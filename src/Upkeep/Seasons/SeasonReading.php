@@ -6,7 +6,7 @@ namespace App\Upkeep\Seasons;
 
 use App\Calendar\Year\Occasions;
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use App\Room\Catalogue\ThingRow;
 use App\Room\Stores\PlaceReading;
 use App\Room\Stores\PlaceRow;
@@ -37,7 +37,7 @@ final readonly class SeasonReading
         private PlaceReading $places,
         private HomePlaces $dwellings,
         private Occasions $occasions,
-        private Frame $frame,
+        private RoomClock $roomClock,
         private BringForward $bring = new BringForward(),
     ) {
     }
@@ -99,7 +99,7 @@ final readonly class SeasonReading
 
     private function calendar(): SeasonCalendar
     {
-        $today = Day::of($this->frame->today());
+        $today = Day::of($this->roomClock->today());
         $dates = [];
         foreach ($this->occasions->all() as $occasion) {
             foreach ($occasion->on()->between($today->plus(-self::MOST_DAYS), $today->plus(SeasonCalendar::DAYS_AHEAD)) as $day) {
@@ -115,7 +115,7 @@ final readonly class SeasonReading
             $dates[] = new SeasonDate($kit->text('name').('' === $kit->text('occasion') ? '' : ', '.$kit->text('occasion')), $due, $due);
         }
 
-        return new SeasonCalendar($today, $dates, $this->frame->timeZone());
+        return new SeasonCalendar($today, $dates, $this->roomClock->timeZone());
     }
 
     /** @return array<int, PlaceRow> */

@@ -75,7 +75,7 @@ final class WeedingController extends Page
     {
         $idle = $this->reading->summary();
         $kind = Kind::tryFrom($asked) ?? Kind::Embellishment;
-        $first = new \DateTimeImmutable($this->frame->today()->format('Y-m-01'), new \DateTimeZone('UTC'));
+        $first = new \DateTimeImmutable($this->roomClock->today()->format('Y-m-01'), new \DateTimeZone('UTC'));
         $places = $this->places($idle->places($months));
 
         return $this->render('upkeep/weeding/idle.html.twig', [

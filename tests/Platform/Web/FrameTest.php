@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Platform\Web;
 
 use App\Platform\Database\Row;
-use App\Platform\Web\Frame;
+use App\Platform\Web\RoomClock;
 use App\Room\Stores\RoomDrawing;
 use App\Tests\RoomTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -40,7 +40,7 @@ final class FrameTest extends RoomTestCase
     {
         $this->furnish();
         Clock::set(new MockClock('2026-11-25 15:00:00 UTC'));
-        $due = $this->service(Frame::class)->due($day);
+        $due = $this->service(RoomClock::class)->due($day);
         self::assertSame([$text, $isLate], [$due->text, $due->isLate]);
     }
 
@@ -49,7 +49,7 @@ final class FrameTest extends RoomTestCase
         $this->furnish();
         $this->database()->executeStatement("UPDATE room SET time_zone = 'Pacific/Auckland'");
         Clock::set(new MockClock('2026-11-25 15:00:00 UTC'));
-        self::assertSame('due today', $this->service(Frame::class)->due('2026-11-26')->text, 'it is the 26th there already');
+        self::assertSame('due today', $this->service(RoomClock::class)->due('2026-11-26')->text, 'it is the 26th there already');
     }
 
     public function testATrayTellsSinceWhenItIsOutAndHowMuchIsOnIt(): void

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Platform\Web;
+namespace App\Kits\Kits;
 
 use App\Platform\Database\Row;
 use Lottel\Core\Kit\DueDate;
