@@ -14,7 +14,7 @@ use Symfony\Component\Process\Process;
  */
 final class PreparedRooms
 {
-    private const FOLLOWS_FROM = ['src', 'core/src', 'config', 'migrations', 'templates'];
+    private const FOLLOWS_FROM = ['src', 'core/src', 'config', 'migrations', 'templates', 'demo'];
     private readonly string $folder;
 
     public function __construct(private readonly string $root)
@@ -32,7 +32,7 @@ final class PreparedRooms
                 return;
             }
             $files = new Filesystem();
-            $files->remove([$this->root.'/var/cache/test', ...(glob($this->folder.'/*.sqlite*') ?: [])]);
+            $files->remove([$this->root.'/var/cache/test', ...(glob($this->folder.'/{*.sqlite*,demo-*}', \GLOB_BRACE) ?: [])]);
             $this->migrate($this->folder.'/making', null, 'now');
             $files->dumpFile($this->folder.'/state', $state);
         });
@@ -50,20 +50,42 @@ final class PreparedRooms
         copy("{$this->folder}/{$name}.sqlite", $folder.'/room.sqlite');
     }
 
+    /** The demo room, furnished by its command; its story ends on the day it is told. */
+    public function copyDemoTo(string $folder): void
+    {
+        $files = new Filesystem();
+        $demo = $this->folder.'/demo-'.date('Y-m-d');
+        $this->inTurn(function () use ($files, $demo): void {
+            if (is_dir($demo)) {
+                return;
+            }
+            $files->remove(glob($this->folder.'/demo-*') ?: []);
+            $files->mkdir($demo.'-making');
+            $this->command($demo.'-making', 'lottel:demo')->mustRun();
+            $files->rename($demo.'-making', $demo);
+        });
+        $files->mirror($demo, $folder);
+    }
+
     private function migrate(string $folder, ?int $version, string $name): void
     {
         $files = new Filesystem();
         $files->remove($folder);
         $files->mkdir($folder);
         $to = null === $version ? [] : [\sprintf('App\Migrations\Version20261125%06d', $version)];
-        (new Process(
-            ['php', 'bin/console', 'doctrine:migrations:migrate', ...$to, '--no-interaction', '--quiet'],
-            $this->root,
-            ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'x', 'LOTTEL_DATA' => $folder],
-            timeout: 900,
-        ))->mustRun();
+        $this->command($folder, 'doctrine:migrations:migrate', ...$to)->mustRun();
         $files->rename($folder.'/room.sqlite', "{$this->folder}/{$name}.sqlite", true);
         $files->remove($folder);
+    }
+
+    private function command(string $data, string ...$words): Process
+    {
+        return new Process(
+            ['php', 'bin/console', ...$words, '--no-interaction', '--quiet'],
+            $this->root,
+            ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'x', 'LOTTEL_DATA' => $data],
+            timeout: 900,
+        );
     }
 
     private function state(): string

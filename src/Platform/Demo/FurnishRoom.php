@@ -41,6 +41,8 @@ use Lottel\Core\Room\RoomLayout;
 /** Sets up the demo room: its people, furniture and things. */
 final readonly class FurnishRoom
 {
+    private const AT_ONCE = 10;
+
     public function __construct(
         private DemoFiles $files,
         private OpenRoom $open,
@@ -105,11 +107,16 @@ final readonly class FurnishRoom
         );
     }
 
+    /** Some at a time: what Doctrine still holds is looked over again at each thing that is written. */
     public function things(Step $step): void
     {
         $colours = $this->files->yaml('colours');
-        foreach ($this->files->things() as $thing) {
-            $this->thing($step, $thing, $colours);
+        foreach (array_chunk($this->files->things(), self::AT_ONCE) as $things) {
+            foreach ($things as $thing) {
+                $this->thing($step, $thing, $colours);
+            }
+            $this->entities->flush();
+            $this->entities->clear();
         }
     }
 

@@ -5,19 +5,16 @@ declare(strict_types=1);
 namespace App\Tests\Platform\Demo;
 
 use App\Platform\Database\Row;
-use App\Platform\Demo\FurnishRoom;
-use App\Platform\Demo\TellStory;
 use App\Room\Log\AuditReading;
-use App\Tests\RoomTestCase;
+use App\Tests\OwnFileTestCase;
+use App\Tests\PreparedRooms;
 
-final class DemoTest extends RoomTestCase
+final class DemoTest extends OwnFileTestCase
 {
     public function testTheTideLoftIsFurnishedByReplayingItsStory(): void
     {
-        $this->service(FurnishRoom::class)->people();
-        $this->service(FurnishRoom::class)->furniture();
-        $this->service(TellStory::class)->tell();
-
+        (new PreparedRooms(\dirname(__DIR__, 3)))->copyDemoTo($this->data);
+        $this->openRoom();
         $report = $this->service(AuditReading::class)->report();
         self::assertSame([], $report->differences);
         self::assertGreaterThanOrEqual(60, $report->places);
