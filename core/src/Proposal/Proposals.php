@@ -80,7 +80,9 @@ final class Proposals
     public function swapped(Proposal $proposal, PartOfCard $part, array $without): ?Proposal
     {
         $kept = array_diff_key($proposal->parts, [$part->value => true]);
-        $taken = [...$without, ...$proposal->things()];
+        // The dies of a set that goes are free for the one that comes.
+        $leaves = $proposal->part($part);
+        $taken = [...$without, ...(new Proposal($kept, 0.0))->things(), ...null === $leaves ? [] : [$leaves->id]];
         $best = null;
         $whole = array_filter($this->of($part), static fn (ThingToUse $thing): bool => [] === array_intersect($thing->with, $taken));
         foreach ($this->free($whole, $taken, $part, \PHP_INT_MAX) as $thing) {

@@ -194,4 +194,17 @@ final class PageTest extends TestCase
         self::assertSame([], PageCheck::of($design, self::MARGIN));
         self::assertCount(5, $rows->on(Designs::page(), $photos(8))[1], 'what does not fit is left out');
     }
+
+    public function testABlockWhoseMiddleIsOnTheFoldBelongsToTheRightPage(): void
+    {
+        $spread = Designs::page(Form::Spread);
+        $fold = intdiv($spread->finished->width, Designs::UNIT);
+        $design = $spread
+            ->and(Designs::photo(1, 16, 16, 60, 40))
+            ->and(Designs::photo(2, $fold - 20, 80, 40, 40))
+            ->and(Designs::photo(3, $fold + 60, 84, 40, 40));
+        $spaced = (new EqualGutters(4 * Designs::UNIT, self::MARGIN))->on($design);
+        self::assertGreaterThanOrEqual($spread->finished->width, $spaced->block(2)->outer()->x);
+        self::assertSame(4 * Designs::UNIT, $spaced->block(3)->outer()->x - $spaced->block(2)->outer()->right(), 'it is in a row with the other of that page');
+    }
 }

@@ -191,4 +191,16 @@ final class ProposalsTest extends TestCase
 
         return $least;
     }
+
+    public function testASetIsNotSwappedForOneWhoseDieIsTaken(): void
+    {
+        $white = Srgb::ofHex('#f4f1ea');
+        $sets = [new ThingToUse(1, null, 300, with: [9]), new ThingToUse(2, null, 200, with: [9]), new ThingToUse(3, null, 100)];
+        $papers = [new ThingToUse(4, $white, 10), new ThingToUse(5, Srgb::ofHex('#204a87'), 10)];
+        $proposals = self::proposals([$sets, $papers, [], []]);
+        $one = $proposals->best(1)[0];
+        self::assertSame(1, $one->part(PartOfCard::Stamps)?->id);
+        self::assertSame(3, $proposals->swapped($one, PartOfCard::Stamps, [1, 9])?->part(PartOfCard::Stamps)?->id, 'the second wants the die of the first');
+        self::assertSame(2, $proposals->swapped($one, PartOfCard::Stamps, [1])?->part(PartOfCard::Stamps)?->id);
+    }
 }

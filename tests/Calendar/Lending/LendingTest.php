@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Tests\Calendar\Lending;
 
+use App\Platform\Steps\Step;
 use App\Room\Catalogue\Item;
 use App\Room\Log\AuditReading;
+use App\Room\Log\LogBook;
 use App\Tests\RoomTestCase;
+use Lottel\Core\Log\Reason;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
 use Sabre\VObject\Property;
@@ -341,5 +344,17 @@ final class LendingTest extends RoomTestCase
         self::assertFalse($this->account('hank')->isChild);
         $this->post("/upkeep/people/{$this->account('olive')->id}/child", ['child' => '1']);
         $this->assertCode(409, 'whoever runs the room is grown up');
+    }
+
+    public function testWhatWasBorrowedGoesBackOutOfEachDrawerItLiesIn(): void
+    {
+        $this->postAndFollow('/loans/borrowed', ['things' => 'Gull gems; ; 20', 'owner' => 'Pelle', 'kind' => 'embellishment', 'address' => 'C3']);
+        $gems = $this->item($this->number("SELECT id FROM item WHERE name = 'Gull gems'"));
+        $this->step(function (Step $step) use ($gems): void {
+            $this->service(LogBook::class)->move($step, $gems->moves(8, $this->place('C3'), $this->place('C5'), Reason::Move));
+        });
+        $this->postAndFollow("/loans/{$this->lastLoan()}/give-back");
+        self::assertSame([], $this->balances($gems), 'nothing of it is left here');
+        self::assertSame(20, $this->number('SELECT ended FROM loan WHERE id = ?', [$this->lastLoan()]));
     }
 }

@@ -13,6 +13,7 @@ use App\Kits\Making\WorkAtBench;
 use App\Platform\Steps\Step;
 use App\Room\Catalogue\Item;
 use App\Room\Log\AuditReading;
+use App\Room\Log\LogBook;
 use App\Room\Stores\Place;
 use App\Tests\In;
 use App\Tests\RoomTestCase;
@@ -313,5 +314,19 @@ final class ShelfTest extends RoomTestCase
         $this->get('/albums/1');
         $this->assertCode(404);
         self::assertCount(2, $this->service(ShelfReading::class)->loosePages(), 'its pages are loose again');
+    }
+
+    public function testAGiftThatWasPutRightWasNotGiven(): void
+    {
+        [$gulls, $buoys] = [$this->card('Gulls', 3), $this->card('Buoys', 2)];
+        $this->give($gulls, ['person' => 'Maren', 'quantity' => '1']);
+        $this->give($buoys, ['person' => 'Maren', 'quantity' => '1']);
+        $contact = $this->number('SELECT max(contact_id) FROM gift');
+        self::assertEqualsCanonicalizing([(int) $gulls->id, (int) $buoys->id], $this->service(ShelfReading::class)->hadBy($contact));
+        $this->step(function (Step $step) use ($gulls): void {
+            $line = $this->number('SELECT movement_id FROM gift WHERE item_id = ?', [$gulls->id]);
+            $this->service(LogBook::class)->reverse($step, $line);
+        });
+        self::assertSame([(int) $buoys->id], $this->service(ShelfReading::class)->hadBy($contact));
     }
 }

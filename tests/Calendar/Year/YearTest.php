@@ -5,11 +5,22 @@ declare(strict_types=1);
 namespace App\Tests\Calendar\Year;
 
 use App\Calendar\Year\Contacts;
+use App\Calendar\Year\DateInYear;
 use App\Calendar\Year\DatesInFile;
+use App\Calendar\Year\KitTimes;
 use App\Calendar\Year\Occasion;
 use App\Calendar\Year\Occasions;
+use App\Calendar\Year\YearReading;
+use App\Kits\Kits\KitList;
+use App\Platform\Steps\Step;
+use App\Platform\Web\RoomAtHand;
 use App\Room\Log\AuditReading;
+use App\Room\Log\LogBook;
+use App\Room\Stores\Places;
 use App\Tests\RoomTestCase;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Year\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
@@ -488,5 +499,55 @@ final class YearTest extends RoomTestCase
             $this->get($path);
             $this->assertCode(200, $path);
         }
+    }
+
+    public function testTheCalendarOfWhoeverLeftAnswersNoMore(): void
+    {
+        $this->signIn('hank');
+        $this->postAndFollow('/year/feeds', ['name' => 'my phone']);
+        $path = (string) parse_url((string) $this->get('/year')->filter('.feed-address')->attr('value'), \PHP_URL_PATH);
+        $this->browser->request('GET', $path);
+        $this->assertCode(200);
+        $this->account('hank')->leftAt = new \DateTimeImmutable('2027-03-01');
+        $this->entities()->flush();
+        $this->browser->restart();
+        $this->browser->request('GET', $path);
+        $this->assertCode(404);
+    }
+
+    public function testASeasonThatIsRunningIsInTheYearUntilItsLastDay(): void
+    {
+        $this->sayHours();
+        $this->addDate(['kind' => 'season', 'person' => '', 'name' => 'Buoy week', 'on' => '2027-02-26', 'lasts' => '7']);
+        $season = (int) $this->occasion('Buoy week')->id;
+        $from = fn (int $day): array => array_map(
+            static fn (DateInYear $date): string => $date->day->text(),
+            array_values(array_filter(
+                $this->service(YearReading::class)->of(Day::of(new \DateTimeImmutable("2027-03-0{$day}")), 1)->dates,
+                static fn (DateInYear $date): bool => $season === $date->occasion->id,
+            )),
+        );
+        self::assertSame(['2027-02-26'], $from(4), 'its seventh day');
+        self::assertSame([], $from(5));
+    }
+
+    public function testWhatDriesDriesByTheRoomsOwnDays(): void
+    {
+        $kit = $this->kitDue('Gulls', '2027-03-13');
+        $this->postAndFollow("/year/kits/{$kit}", ['time' => '3 h', 'drying_days' => '1']);
+        [$card] = $this->putInto('C2', 'Card;;9');
+        $this->step(function () use ($kit, $card): void {
+            $this->service(KitList::class)->add($this->kit($kit), $this->item((int) $card->id), 2);
+        });
+        $this->database()->executeStatement("UPDATE room SET time_zone = 'Asia/Tokyo'");
+        $this->service(RoomAtHand::class)->reset();
+        Clock::set(new MockClock('2027-03-02 20:00:00 UTC'));
+        $this->postAndFollow("/kits/{$kit}/pull");
+        $this->step(function (Step $step) use ($kit, $card): void {
+            $made = $this->item((int) $card->id)->moves(1, $this->service(Places::class)->outside(Outside::MadeHere), $this->kit($kit)->trayInUse(), Reason::Make);
+            $this->service(LogBook::class)->move($step, $made, $this->kit($kit)->inLog());
+        });
+        Clock::set(new MockClock('2027-03-03 10:00:00 UTC'));
+        self::assertSame('2027-03-04', $this->service(KitTimes::class)->driesUntil($kit)?->text(), 'in Tokyo it was made on the third');
     }
 }

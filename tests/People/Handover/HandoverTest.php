@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Tests\People\Handover;
 
+use App\People\Handover\LeftToGrownUps;
 use App\Room\Catalogue\Item;
 use App\Room\Log\AuditReading;
 use App\Tests\RoomTestCase;
+use App\Upkeep\Rounds\UpkeepRound;
 use Lottel\Core\Label\ScanCode;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -201,5 +203,27 @@ final class HandoverTest extends RoomTestCase
         $this->database()->executeStatement('UPDATE account SET is_child = 1 WHERE login = ?', [$login]);
         $this->entities()->clear();
         $this->signIn($login);
+    }
+
+    public function testAHandoverOfAClosedOrDeletedKitIsOver(): void
+    {
+        $this->give('hank');
+        $this->signIn('hank');
+        self::assertCount(1, $this->get('/log')->filter('.handed'));
+        $this->database()->executeStatement("UPDATE kit SET removed_at = '2026-12-01 10:00:00' WHERE id = ?", [$this->kit]);
+        self::assertCount(0, $this->get('/log')->filter('.handed'), 'deleted');
+        $this->database()->executeStatement("UPDATE kit SET removed_at = NULL, stage = 'closed', tray_id = NULL WHERE id = ?", [$this->kit]);
+        self::assertCount(0, $this->get('/log')->filter('.handed'), 'closed');
+    }
+
+    public function testWhatIsDoneOnARoundOfUpkeepIsLeftToNobody(): void
+    {
+        $this->postAndFollow('/upkeep/counts', ['which' => 'next', 'many' => '1']);
+        $round = $this->entities()->find(UpkeepRound::class, $this->number('SELECT max(id) FROM errand'));
+        self::assertNotNull($round);
+        $this->database()->executeStatement('UPDATE errand_task SET item_id = ? WHERE errand_id = ?', [$this->knife->id, $round->id]);
+        self::assertSame(['Craft knife'], $this->service(LeftToGrownUps::class)->of(null, $round));
+        $this->database()->executeStatement("UPDATE errand_task SET state = 'done' WHERE errand_id = ?", [$round->id]);
+        self::assertSame([], $this->service(LeftToGrownUps::class)->of(null, $round));
     }
 }

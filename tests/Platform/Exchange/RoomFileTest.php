@@ -473,4 +473,15 @@ final class RoomFileTest extends OwnFileTestCase
             $act(mt_rand(1, $length - 3));
         }
     }
+
+    public function testAFileWhoseOnlyOwnerLeftIsRefused(): void
+    {
+        $room = SpoiltRoom::of($this->short());
+        $owner = $room->first('people', 'role', 'owner');
+        $file = $this->file($room->set("people.{$owner}.left_at", '2026-11-20T10:00:00Z')->json());
+        [$this->data] = [$this->other];
+        $import = $this->command('lottel:import', $file);
+        self::assertSame(2, $import->run());
+        self::assertStringContainsString('There must be an owner, who can sign in.', $import->getOutput().$import->getErrorOutput());
+    }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Tests\Room\ListImport;
 
+use App\People\Accounts\Newcomer;
+use App\People\Accounts\OpenRoom;
+use App\Platform\Security\Role;
 use App\Room\ListImport\ImportedList;
 use App\Room\ListImport\ImportedLists;
 use App\Room\ListImport\TakeInList;
@@ -557,5 +560,23 @@ final class ListImportTest extends OwnFileTestCase
     private function csv(int $rows): string
     {
         return "Name,Maker,Qty,Where,Price\n".implode('', array_map(static fn (int $n): string => "Tern card {$n},Oddling,{$n},C2,1.50\n", range(1, $rows)));
+    }
+
+    public function testAListIsItsOwners(): void
+    {
+        $this->send($this->csv(2), 'mine.csv');
+        $path = $this->path();
+        $this->service(OpenRoom::class)->welcome(new Newcomer('ona', 'Ona', 'onas-password'), Role::Owner);
+        $this->entities()->flush();
+        $this->signIn('ona');
+        $this->get($path);
+        $this->assertCode(404);
+        foreach (['/mend', '/take-in', '/put-away', ''] as $tail) {
+            $this->post($path.$tail);
+            $this->assertCode(404, $tail);
+        }
+        self::assertStringNotContainsString('mine.csv', $this->get('/stores/list')->text());
+        $this->signIn('olive');
+        self::assertStringContainsString('mine.csv', $this->get('/stores/list')->text());
     }
 }

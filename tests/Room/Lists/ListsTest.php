@@ -182,4 +182,14 @@ final class ListsTest extends OwnFileTestCase
 
         return $rows;
     }
+
+    public function testWhatWasTakenOutOfTheCatalogueIsOnNoList(): void
+    {
+        $this->room();
+        $gone = $this->number('SELECT max(id) FROM item');
+        $name = $this->word('SELECT name FROM item WHERE id = ?', [$gone]);
+        self::assertStringContainsString($name, $this->content('/lists/catalogue.csv'));
+        $this->database()->executeStatement("UPDATE item SET removed_at = '2026-12-01 10:00:00' WHERE id = ?", [$gone]);
+        self::assertStringNotContainsString($name, $this->content('/lists/catalogue.csv'));
+    }
 }

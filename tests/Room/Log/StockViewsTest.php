@@ -78,7 +78,7 @@ final class StockViewsTest extends RoomTestCase
         $this->move($this->petrel, 2, $tray, $usedUp, Reason::Use, $this->kit);
         $this->move($this->petrel, 1, $tray, $usedUp, Reason::Cut, $this->kit);
         $wrong = $this->move($this->petrel, 1, $tray, $usedUp, Reason::Use, $this->kit);
-        $this->step(fn (Step $step) => $this->service(LogBook::class)->reverse($step, $wrong));
+        $this->putRight($wrong);
         $this->move($this->gull, 4, $this->place('C2'), $this->outside(Outside::GivenAway), Reason::Discard);
         self::assertSame([['use', 2], ['cut', 1]], $this->uses($this->petrel), 'what is made of a cut is no use, nor what was put right');
         self::assertSame([], $this->uses($this->gull), 'given away is not used');
@@ -97,7 +97,7 @@ final class StockViewsTest extends RoomTestCase
         $this->pull($this->kit, 5);
         $wrong = $this->move($this->gull, 3, $this->outside(Outside::MadeHere), $this->tray($this->kit), Reason::Make, $this->kit);
         $this->move($this->gull, 2, $this->outside(Outside::MadeHere), $this->tray($this->kit), Reason::Make, $this->kit);
-        $this->step(fn (Step $step) => $this->service(LogBook::class)->reverse($step, $wrong));
+        $this->putRight($wrong);
         self::assertSame([[$this->kit, 2]], $this->rows('SELECT kit_id, quantity FROM piece_made WHERE item_id = ?', $this->gull));
     }
 
@@ -120,9 +120,18 @@ final class StockViewsTest extends RoomTestCase
         return $line;
     }
 
+    private function putRight(int $line): void
+    {
+        $this->step(function (Step $step) use ($line): void {
+            $this->service(LogBook::class)->reverse($step, $line);
+        });
+    }
+
     private function found(Item $item, int $there, string $why): void
     {
-        $this->step(fn (Step $step) => ($this->service(CountThing::class))($step, $this->item((int) $item->id), $this->place('C2'), $there, $why));
+        $this->step(function (Step $step) use ($item, $there, $why): void {
+            ($this->service(CountThing::class))($step, $this->item((int) $item->id), $this->place('C2'), $there, $why);
+        });
     }
 
     private function stock(string $column, ?Item $item = null): int

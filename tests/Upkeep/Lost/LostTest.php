@@ -172,4 +172,34 @@ final class LostTest extends RoomTestCase
         $this->get('/upkeep/lost');
         self::assertStringContainsString('Nothing in the log points anywhere', $this->text());
     }
+
+    public function testALookInVainBeforeItWasFoundCountsNoMoreWhenItIsLostOnceMore(): void
+    {
+        $errand = $this->begin();
+        $fresh = $this->likely();
+        $this->postAndFollow("/upkeep/rounds/{$errand}/not-there", ['task' => $this->taskAt($errand, 'C1')]);
+        self::assertLessThan($fresh['C1'], $this->likely()['C1']);
+        $this->database()->executeStatement("UPDATE errand SET begun_at = '2026-01-01 10:00:00' WHERE id = ?", [$errand]);
+        self::assertSame($fresh['C1'], $this->likely()['C1'], 'that look was for another loss');
+    }
+
+    public function testAFindThatWasPutRightIsNoClue(): void
+    {
+        $this->lose();
+        $this->postAndFollow("/items/{$this->washi->id}/found", ['address' => 'C5']);
+        $find = $this->number("SELECT max(id) FROM movement WHERE reason = 'found'");
+        $this->step(function (Step $step): void {
+            $lost = $this->service(Places::class)->outside(Outside::Lost);
+            $this->service(LogBook::class)->move($step, $this->item((int) $this->washi->id)->moves(1, $this->place('C5'), $lost, Reason::Lose));
+        });
+        $clues = fn (): array => array_merge([], ...array_map(
+            static fn (LikelySpot $spot): array => 'C5' === $spot->address ? $spot->likely->clues : [],
+            $this->service(LostReading::class)->search((int) $this->washi->id)->spots ?? [],
+        ));
+        self::assertContains(Clue::Confused, $clues());
+        $this->database()->executeStatement('DROP TRIGGER log_reversal_mirrors');
+        $this->database()->executeStatement("INSERT INTO movement (item_id, from_id, to_id, account_id, reverses_id, quantity, at, reason, request_id)
+            SELECT item_id, to_id, from_id, account_id, id, quantity, at, 'reverse', request_id FROM movement WHERE id = ?", [$find]);
+        self::assertNotContains(Clue::Confused, $clues());
+    }
 }

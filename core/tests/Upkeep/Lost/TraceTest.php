@@ -170,4 +170,17 @@ final class TraceTest extends TestCase
 
         return $orders;
     }
+
+    public function testOfCluesThatCameTrueTheOneThatPointedAtFewestPlacesLearnsMost(): void
+    {
+        $trail = new Trail([Clue::Round->value => [1, 2, 3, 4], Clue::Table->value => [1]]);
+        $table = new Trail([Clue::Table->value => [8], Clue::Round->value => [9]]);
+        $before = ClueWeights::usual()->chances($table);
+        $after = ClueWeights::usual()->learn($trail, 1)->chances($table);
+        $weight = static fn (Clue $clue): float => $clue->weight();
+        $share = $weight(Clue::Round) / 4 / ($weight(Clue::Round) / 4 + $weight(Clue::Table));
+        $expected = ($weight(Clue::Round) + $share) / ($weight(Clue::Table) + 1 - $share);
+        self::assertEqualsWithDelta($expected, $after[9] / $after[8], 1e-9, 'its share is divided by the four places it named');
+        self::assertGreaterThan($after[9] / $after[8], $before[9] / $before[8] + 0.0001 + $expected);
+    }
 }
