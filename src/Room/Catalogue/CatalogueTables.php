@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Room\Catalogue;
+
+use App\Platform\Database\DeclaresTables;
+use App\Platform\Database\SchemaTables;
+use Doctrine\DBAL\Types\Types;
+
+/** What goes with what, how a thing was counted before, where it is in a photo. */
+final readonly class CatalogueTables implements DeclaresTables
+{
+    public function declareTables(SchemaTables $tables): void
+    {
+        $companion = $tables->named('companion');
+        $tables->reference($companion, 'item');
+        $tables->reference($companion, 'item', 'other_id');
+        $companion->addColumn('is_together', Types::BOOLEAN, ['default' => false]);
+        $companion->setPrimaryKey(['item_id', 'other_id']);
+        $companion->addIndex(['other_id'], 'companion_other');
+
+        $retracking = $tables->numbered('retracking');
+        $tables->reference($retracking, 'item');
+        $tables->reference($retracking, 'movement');
+        $tables->text($retracking, 'from_tracking', 10);
+        $tables->text($retracking, 'to_tracking', 10);
+        $retracking->addColumn('was', Types::INTEGER);
+        $retracking->addColumn('becomes', Types::INTEGER);
+        $retracking->addIndex(['item_id', 'movement_id'], 'retracking_item');
+
+        $spot = $tables->numbered('spot');
+        $tables->reference($spot, 'item');
+        $tables->reference($spot, 'place');
+        foreach (['x', 'y', 'width', 'height'] as $side) {
+            $spot->addColumn($side, Types::INTEGER);
+        }
+        $spot->addUniqueIndex(['item_id'], 'spot_item');
+        $spot->addIndex(['place_id'], 'spot_place');
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests;
+
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Finder\Finder;
+use Symfony\Component\Process\Process;
+
+/** Plants faults one at a time in a copy of the code and runs the tests there: what no test finds, no test asks about. */
+final class Faults
+{
+    /** What stands in PHP, and what is put there instead. */
+    private const SWAPS = [
+        '===' => '!==', '!==' => '===', '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '&&' => '||', '||' => '&&', '+' => '-', '??' => '?:',
+        'min' => 'max', 'max' => 'min', 'true' => 'false', 'false' => 'true',
+    ];
+
+    /** A condition among others in SQL, without a value that is given: what is given must be asked for. */
+    private const CONDITION = '~ AND (?:NOT )?[a-z_.]+(?: IS(?: NOT)? NULL| (?:=|<>|<=|>=|<|>) (?:\'[^\']*\'|[a-z_.]+))(?=[\s)"\']|$)~';
+
+    private readonly string $copy;
+
+    public function __construct(private readonly string $root)
+    {
+        $this->copy = $root.'/var/faults';
+    }
+
+    /** Returns how many survived. */
+    public function plant(int $many, int $seed, string $within): int
+    {
+        $this->copyCode();
+        mt_srand($seed);
+        $sites = $this->sites($within);
+        $survived = 0;
+        foreach ($this->chosen($sites, $many) as [$file, $at, $was, $becomes]) {
+            $code = (string) file_get_contents("{$this->copy}/{$file}");
+            file_put_contents("{$this->copy}/{$file}", substr_replace($code, $becomes, $at, \strlen($was)));
+            $isFound = $this->isFound($file);
+            file_put_contents("{$this->copy}/{$file}", $code);
+            $survived += $isFound ? 0 : 1;
+            printf("%s %s:%d  %s -> %s\n", $isFound ? 'found   ' : 'SURVIVED', $file, 1 + substr_count(substr($code, 0, $at), "\n"), trim($was), trim($becomes));
+        }
+        printf("\n%d planted, %d survived\n", min($many, \count($sites['php']) + \count($sites['sql'])), $survived);
+
+        return $survived;
+    }
+
+    private function copyCode(): void
+    {
+        $files = new Filesystem();
+        $files->remove($this->copy);
+        $files->mkdir($this->copy.'/var');
+        foreach (['bin', 'config', 'core', 'demo', 'docs', 'migrations', 'public', 'src', 'templates', 'tests'] as $folder) {
+            $files->mirror("{$this->root}/{$folder}", "{$this->copy}/{$folder}");
+        }
+        foreach (['.env', '.env.test', 'composer.json', 'phpunit.xml.dist'] as $file) {
+            $files->copy("{$this->root}/{$file}", "{$this->copy}/{$file}");
+        }
+        // Hard links: what is autoloaded must be found beneath the copy.
+        (new Process(['cp', '-al', $this->root.'/vendor', $this->copy.'/vendor']))->mustRun();
+    }
+
+    /** @return array{php: list<array{string, int, string, string}>, sql: list<array{string, int, string, string}>} file, where, what, what instead */
+    private function sites(string $within): array
+    {
+        $sites = ['php' => [], 'sql' => []];
+        foreach ((new Finder())->files()->in([$this->root.'/src', $this->root.'/core/src'])->notPath('Demo')->notPath('Bench')->name('*.php')->sortByName() as $file) {
+            $path = substr($file->getPathname(), \strlen($this->root) + 1);
+            if ('' !== $within && !str_starts_with($path, $within)) {
+                continue;
+            }
+            $sites['php'] = [...$sites['php'], ...self::inPhp($path, $file->getContents())];
+            $sites['sql'] = [...$sites['sql'], ...self::inSql($path, $file->getContents())];
+        }
+
+        return $sites;
+    }
+
+    /** @return list<array{string, int, string, string}> */
+    private static function inPhp(string $path, string $code): array
+    {
+        $sites = [];
+        foreach (\PhpToken::tokenize($code) as $token) {
+            if (isset(self::SWAPS[$token->text]) && !$token->is([\T_CONSTANT_ENCAPSED_STRING, \T_COMMENT, \T_DOC_COMMENT])) {
+                $sites[] = [$path, $token->pos, $token->text, self::SWAPS[$token->text]];
+            }
+        }
+
+        return $sites;
+    }
+
+    /** @return list<array{string, int, string, string}> */
+    private static function inSql(string $path, string $code): array
+    {
+        preg_match_all(self::CONDITION, $code, $found, \PREG_OFFSET_CAPTURE);
+
+        return array_map(static fn (array $one): array => [$path, $one[1], $one[0], ''], $found[0]);
+    }
+
+    /**
+     * @param array{php: list<array{string, int, string, string}>, sql: list<array{string, int, string, string}>} $sites
+     *
+     * @return list<array{string, int, string, string}> half of them in SQL, spread over all files alike
+     */
+    private function chosen(array $sites, int $many): array
+    {
+        $chosen = [];
+        foreach (['sql' => intdiv($many, 2), 'php' => $many - intdiv($many, 2)] as $kind => $some) {
+            $byFolder = [];
+            foreach ($sites[$kind] as $site) {
+                $byFolder[\dirname($site[0])][] = $site;
+            }
+            for ($n = 0; $n < $some && [] !== $byFolder; ++$n) {
+                $folder = array_rand($byFolder);
+                $chosen[] = $byFolder[$folder][mt_rand(0, \count($byFolder[$folder]) - 1)];
+            }
+        }
+
+        return $chosen;
+    }
+
+    private function isFound(string $file): bool
+    {
+        $lint = new Process(['php', '-l', $file], $this->copy);
+        if (0 !== $lint->run()) {
+            return true;
+        }
+        $isCore = str_starts_with($file, 'core/');
+        $beside = str_replace($isCore ? 'core/src' : 'src', $isCore ? 'core/tests' : 'tests', \dirname($file));
+        while (!is_dir($this->copy.'/'.$beside)) {
+            $beside = \dirname($beside);
+        }
+
+        return $this->fails(['vendor/bin/phpunit', '--stop-on-defect', ...$isCore ? ['--bootstrap', 'vendor/autoload.php'] : [], $beside])
+            || $this->fails(['vendor/bin/paratest', '--stop-on-defect', '--no-progress', ...$isCore ? ['--bootstrap', 'vendor/autoload.php'] : [],
+                '--testsuite', $isCore ? 'core' : 'app'])
+            || ($isCore && $this->fails(['vendor/bin/paratest', '--stop-on-defect', '--no-progress', '--testsuite', 'app']));
+    }
+
+    /** @param list<string> $command */
+    private function fails(array $command): bool
+    {
+        return 0 !== (new Process($command, $this->copy, ['LOTTEL_PREPARED' => 'once'], timeout: null))->run();
+    }
+}
