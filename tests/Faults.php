@@ -40,7 +40,8 @@ final class Faults
             $isFound = $this->isFound($file);
             file_put_contents("{$this->copy}/{$file}", $code);
             $survived += $isFound ? 0 : 1;
-            printf("%s %s:%d  %s -> %s\n", $isFound ? 'found   ' : 'SURVIVED', $file, 1 + substr_count(substr($code, 0, $at), "\n"), trim($was), trim($becomes));
+            $line = 1 + substr_count(substr($code, 0, $at), "\n");
+            printf("%s %s:%d  %s -> %s\n", $isFound ? 'found   ' : 'SURVIVED', $file, $line, trim($was), trim($becomes));
         }
         printf("\n%d planted, %d survived\n", min($many, \count($sites['php']) + \count($sites['sql'])), $survived);
 
@@ -66,7 +67,8 @@ final class Faults
     private function sites(string $within): array
     {
         $sites = ['php' => [], 'sql' => []];
-        foreach ((new Finder())->files()->in([$this->root.'/src', $this->root.'/core/src'])->notPath('Demo')->notPath('Bench')->name('*.php')->sortByName() as $file) {
+        $files = (new Finder())->files()->in([$this->root.'/src', $this->root.'/core/src'])->notPath('Demo')->notPath('Bench')->name('*.php')->sortByName();
+        foreach ($files as $file) {
             $path = substr($file->getPathname(), \strlen($this->root) + 1);
             if ('' !== $within && !str_starts_with($path, $within)) {
                 continue;

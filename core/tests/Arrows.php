@@ -32,6 +32,35 @@ final readonly class Arrows
         return new self($from);
     }
 
+    /** Whether a part knows of another, itself or by way of others. */
+    public function knows(string $part, string $other): bool
+    {
+        $seen = [];
+        for ($next = $this->from[$part] ?? []; [] !== $next; $next = array_merge(...array_map(fn (string $one): array => $this->from[$one] ?? [], $next))) {
+            if (\in_array($other, $next, true)) {
+                return true;
+            }
+            $next = array_values(array_diff($next, $seen));
+            $seen = [...$seen, ...$next];
+            if ([] === $next) {
+                break;
+            }
+        }
+
+        return false;
+    }
+
+    /** @param array<string, list<string>> $more further parts that a part knows of */
+    public function and(array $more): self
+    {
+        $from = $this->from;
+        foreach ($more as $part => $known) {
+            $from[$part] = array_values(array_unique([...$from[$part] ?? [], ...$known]));
+        }
+
+        return new self($from);
+    }
+
     /**
      * Returns the parts in layers: each knows only of those in layers before its own.
      *

@@ -29,8 +29,12 @@ final class KitTimes
     private const LOOKED_AT = 24;
     private const AT_BENCH = "'use', 'cut', 'make'";
 
-    public function __construct(private readonly Connection $database, private readonly EntityManagerInterface $entities, private readonly Measures $measures, private readonly RoomClock $roomClock)
-    {
+    public function __construct(
+        private readonly Connection $database,
+        private readonly EntityManagerInterface $entities,
+        private readonly Measures $measures,
+        private readonly RoomClock $roomClock,
+    ) {
     }
 
     /** Until which day the pieces of a kit that were made last must dry; null where they need not, or are dry. */

@@ -11,8 +11,12 @@ use Twig\TwigFunction;
 /** Pictures of things on pages. */
 final class CatalogueExtension extends AbstractExtension
 {
-    public function __construct(private readonly SeenDrawing $seen, private readonly Prices $prices, private readonly LayFlat $flat, private readonly CatalogueState $state)
-    {
+    public function __construct(
+        private readonly SeenDrawing $seen,
+        private readonly Prices $prices,
+        private readonly LayFlat $flat,
+        private readonly CatalogueState $state,
+    ) {
     }
 
     public function getFunctions(): array

@@ -18,8 +18,13 @@ use Lottel\Core\Log\Tracking;
 /** Reads a list through and tells what it would become; nothing is written. */
 final readonly class LookAtList
 {
-    public function __construct(private ImportedLists $lists, private PlacesOfList $places, private Connection $database, private Measures $measures, private OwnColours $ownColours)
-    {
+    public function __construct(
+        private ImportedLists $lists,
+        private PlacesOfList $places,
+        private Connection $database,
+        private Measures $measures,
+        private OwnColours $ownColours,
+    ) {
     }
 
     public function reader(ImportedList $list): ListReader

@@ -544,7 +544,8 @@ final class YearTest extends RoomTestCase
         Clock::set(new MockClock('2027-03-02 20:00:00 UTC'));
         $this->postAndFollow("/kits/{$kit}/pull");
         $this->step(function (Step $step) use ($kit, $card): void {
-            $made = $this->item((int) $card->id)->moves(1, $this->service(Places::class)->outside(Outside::MadeHere), $this->kit($kit)->trayInUse(), Reason::Make);
+            $nowhere = $this->service(Places::class)->outside(Outside::MadeHere);
+            $made = $this->item((int) $card->id)->moves(1, $nowhere, $this->kit($kit)->trayInUse(), Reason::Make);
             $this->service(LogBook::class)->move($step, $made, $this->kit($kit)->inLog());
         });
         Clock::set(new MockClock('2027-03-03 10:00:00 UTC'));

@@ -105,7 +105,9 @@ final class StockViewsTest extends RoomTestCase
     {
         $this->postAndFollow("/kits/{$kit}/pull");
         $need = $this->needId($kit, $this->petrel);
-        $this->step(fn (Step $step) => $this->service(PullItem::class)->take($step, $this->service(Kits::class)->need($kit, $need), $this->place('C2'), $quantity));
+        $this->step(function (Step $step) use ($kit, $need, $quantity): void {
+            $this->service(PullItem::class)->take($step, $this->service(Kits::class)->need($kit, $need), $this->place('C2'), $quantity);
+        });
         self::assertSame($quantity, $this->number('SELECT quantity FROM lies_out WHERE item_id = ? AND kit_id = ?', [$this->petrel->id, $kit]));
     }
 
