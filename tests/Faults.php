@@ -6,6 +6,7 @@ namespace App\Tests;
 
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Finder\Finder;
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
 /** Plants faults one at a time in a copy of the code and runs the tests there: what no test finds, no test asks about. */
@@ -17,12 +18,15 @@ final class Faults
         'min' => 'max', 'max' => 'min', 'true' => 'false', 'false' => 'true',
     ];
 
+    /** Seconds after which a fault has made something endless, and is found. */
+    private const HANGS = 1800;
+
     /** A condition among others in SQL, without a value that is given: what is given must be asked for. */
     private const CONDITION = '~ AND (?:NOT )?[a-z_.]+(?: IS(?: NOT)? NULL| (?:=|<>|<=|>=|<|>) (?:\'[^\']*\'|[a-z_.]+))(?=[\s)"\']|$)~';
 
     private readonly string $copy;
 
-    public function __construct(private readonly string $root)
+    public function __construct(private readonly string $root, private readonly bool $isThorough = false)
     {
         $this->copy = $root.'/var/faults';
     }
@@ -135,15 +139,24 @@ final class Faults
             $beside = \dirname($beside);
         }
 
-        return $this->fails(['vendor/bin/phpunit', '--stop-on-defect', ...$isCore ? ['--bootstrap', 'vendor/autoload.php'] : [], $beside])
-            || $this->fails(['vendor/bin/paratest', '--stop-on-defect', '--no-progress', ...$isCore ? ['--bootstrap', 'vendor/autoload.php'] : [],
-                '--testsuite', $isCore ? 'core' : 'app'])
-            || ($isCore && $this->fails(['vendor/bin/paratest', '--stop-on-defect', '--no-progress', '--testsuite', 'app']));
+        $wider = \in_array(\dirname($beside), ['tests', 'core/tests'], true) ? $beside : \dirname($beside);
+        foreach (array_unique([$beside, $wider, ...$this->isThorough ? ['core/tests', 'tests'] : []]) as $folder) {
+            $bootstrap = str_starts_with($folder, 'core/') ? ['--bootstrap', 'vendor/autoload.php'] : [];
+            if ($this->fails(['vendor/bin/phpunit', '--stop-on-defect', ...$bootstrap, $folder])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @param list<string> $command */
     private function fails(array $command): bool
     {
-        return 0 !== (new Process($command, $this->copy, ['LOTTEL_PREPARED' => 'once'], timeout: null))->run();
+        try {
+            return 0 !== (new Process($command, $this->copy, ['LOTTEL_PREPARED' => 'once'], timeout: self::HANGS))->run();
+        } catch (ProcessTimedOutException) {
+            return true;
+        }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Kits\Paper;
 
+use App\Kits\Paper\ScrapReading;
 use App\Room\Catalogue\Item;
 use App\Tests\RoomTestCase;
 use Lottel\Core\Catalogue\Kind;
@@ -276,5 +277,23 @@ final class PaperTest extends RoomTestCase
         return $this->browser->request('POST', '/paper/scrap-photo', ['_form' => 'photo', 'sheet' => 'letter', '_request' => (string) Uuid::v7()], [
             'photo' => new UploadedFile($copy, 'scrap.jpg', 'image/jpeg', null, true),
         ]);
+    }
+
+    public function testAScrapThatLiesTheOtherWayIsTheSameOnlyWhereItsGrainTurnsToo(): void
+    {
+        $upright = $this->scrap('Upright', 4, 8, direction: Direction::Height);
+        $across = $this->scrap('Across', 5, 9, direction: Direction::Width);
+        foreach ([$upright, $across] as $scrap) {
+            $scrap->parent = $this->card;
+        }
+        $this->entities()->flush();
+        $sheet = static fn (int $width, int $height, Direction $runs): Sheet => (new Sheet(Size::ofSixteenths($width, $height)))->running($runs);
+        $like = fn (Sheet $sheet): ?int => $this->service(ScrapReading::class)->like($this->card, $sheet, $this->place('C4'))?->id;
+        self::assertSame($upright->id, $like($sheet(4, 8, Direction::Height)));
+        self::assertSame($upright->id, $like($sheet(8, 4, Direction::Width)), 'turned, and its grain with it');
+        self::assertNull($like($sheet(8, 4, Direction::Height)), 'turned, and its grain not');
+        self::assertNull($like($sheet(4, 8, Direction::Width)));
+        self::assertSame($across->id, $like($sheet(9, 5, Direction::Height)));
+        self::assertNull($like($sheet(5, 8, Direction::Width)), 'another size');
     }
 }

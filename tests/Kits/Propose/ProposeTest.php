@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Tests\Kits\Propose;
 
 use App\Kits\Design\Designs;
+use App\Kits\Propose\TakeProposal;
+use App\Platform\Steps\Step;
 use App\Room\Log\AuditReading;
 use App\Tests\RoomTestCase;
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Log\Tracking;
 use Symfony\Component\DomCrawler\Crawler;
 
 final class ProposeTest extends RoomTestCase
@@ -121,5 +125,29 @@ final class ProposeTest extends RoomTestCase
         $this->post('/propose', ['many' => '4', 'wants' => '', 'panel' => $stamps, 'mat' => '', 'things' => []]);
         $this->assertCode(409, 'stamps are no paper');
         self::assertSame(0, $this->number('SELECT count(*) FROM kit'));
+    }
+
+    public function testWhatWasUsedLatelyLiesIdleSinceThen(): void
+    {
+        $this->fill();
+        $this->database()->executeStatement("UPDATE item SET since = '2026-01-01 10:00:00', used_at = '2026-11-20 10:00:00' WHERE name = 'Gull thanks'");
+        $this->database()->executeStatement("UPDATE item SET since = '2026-06-01 10:00:00' WHERE name = 'Cake'");
+        self::assertContains('Cake', $this->proposed('many=4')[0], 'it was here for less long, and has lain for longer');
+        $this->database()->executeStatement("UPDATE item SET used_at = '2026-03-01 10:00:00' WHERE name = 'Gull thanks'");
+        self::assertContains('Gull thanks', $this->proposed('many=4')[0]);
+    }
+
+    public function testOfPadsThatAreCountedOneIsTaken(): void
+    {
+        [$pads, $dots] = $this->putInto('C3', 'Tern ink; ; 3; ; #1f5c6b', 'Dots; ; 40; ; #1f5c6b');
+        [$pads->kind, $pads->tracking] = [Kind::Ink, Tracking::Count];
+        [$dots->kind, $dots->tracking] = [Kind::Embellishment, Tracking::Count];
+        $this->entities()->flush();
+        $kit = 0;
+        $this->step(function (Step $step) use ($pads, $dots, &$kit): void {
+            $kit = (int) ($this->service(TakeProposal::class))($step, 6, 'birthday', null, null, [$pads, $dots])->id;
+        });
+        $wanted = $this->database()->fetchAllKeyValue('SELECT i.name, n.quantity FROM need n JOIN item i ON i.id = n.item_id WHERE n.kit_id = ?', [$kit]);
+        self::assertSame([1, 6], [$wanted['Tern ink'] ?? 0, $wanted['Dots'] ?? 0]);
     }
 }

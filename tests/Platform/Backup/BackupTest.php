@@ -146,6 +146,7 @@ final class BackupTest extends OwnFileTestCase
         yield 'more than it says' => [static fn (string $good, self $test): string => $test->archive([
             'manifest.json' => $test->manifest(['room.sqlite' => 'x']), 'room.sqlite' => str_repeat('x', 5_000_000),
         ]), 'damaged'];
+        yield 'a photo that is another' => [static fn (string $good, self $test): string => $test->archive($test->withAnotherPhoto($good)), 'damaged'];
         yield 'without its room' => [static fn (string $good, self $test): string => $test->archive(['manifest.json' => $test->manifest([])]), 'damaged'];
     }
 
@@ -490,6 +491,26 @@ final class BackupTest extends OwnFileTestCase
         $content = (string) file_get_contents($path);
 
         return $isSealed ? substr($content, 0, -64).hash('sha256', substr($content, 0, -64)) : $content;
+    }
+
+    /** @return array<string, string> the files of a backup, of which one photo has another content of the same length */
+    public function withAnotherPhoto(string $good): array
+    {
+        $zip = new \ZipArchive();
+        file_put_contents($this->other.'/good.zip', $good);
+        self::assertTrue($zip->open($this->other.'/good.zip'));
+        $files = [];
+        for ($n = 0; $n < $zip->numFiles; ++$n) {
+            $files[(string) $zip->getNameIndex($n)] = (string) $zip->getFromIndex($n);
+        }
+        $zip->close();
+        $photos = preg_grep('~^photos/~', array_keys($files)) ?: [];
+        self::assertNotSame([], $photos);
+        foreach ($photos as $photo) {
+            $files[$photo] = strrev($files[$photo]);
+        }
+
+        return $files;
     }
 
     /** @param array<string, string> $files */
