@@ -7,6 +7,11 @@ namespace Lottel\Core\Colour;
 /** Colour difference CIEDE2000 (ISO/CIE 11664-6), with kL = kC = kH = 1, after Sharma, Wu and Dalal (2005). */
 final class Difference
 {
+    /** ΔE00 that nobody sees on a card (common practice, no source). */
+    public const UNSEEN = 2.0;
+
+    /** ΔE00 up to which two papers pass for the same colour from card to card (common practice, no source). */
+    public const PASSES = 5.0;
     private const TWENTY_FIVE_TO_THE_SEVENTH = 6103515625.0;
 
     /** Up to this difference colours are near each other (judged by eye on cardstock; common practice, no source). */

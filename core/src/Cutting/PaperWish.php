@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Cutting;
 
+use Lottel\Core\Colour\Difference;
+
 /** Out of what a piece may be cut. */
 enum PaperWish: string
 {
@@ -17,7 +19,7 @@ enum PaperWish: string
     /** Returns up to which ΔE00 another colour will do. */
     public function tolerance(): float
     {
-        return self::This === $this ? SamePaper::SAME_COLOUR : SamePaper::NEAR_COLOUR;
+        return self::This === $this ? Difference::UNSEEN : Difference::PASSES;
     }
 
     public function inWords(): string

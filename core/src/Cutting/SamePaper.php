@@ -11,11 +11,6 @@ use Lottel\Core\Paper\Grammage;
 /** Whether two sheets are of one paper in different sizes, so that a piece may come out of either. */
 final class SamePaper
 {
-    /** Nobody sees so little on a card (common practice, no source). */
-    public const SAME_COLOUR = 2.0;
-
-    /** Up to here two papers pass for the same colour from card to card (common practice, no source). */
-    public const NEAR_COLOUR = 5.0;
     /** Wrappers of one paper differ by so much of its weight (common practice, no source). */
     private const SAME_WEIGHT = 0.06;
     /** A card is made as well from a paper that is so much lighter or heavier (common practice, no source). */
@@ -24,13 +19,13 @@ final class SamePaper
     /** What has no colour of its own, or nobody knows how heavy it is, is only itself. */
     public static function is(?Lab $one, ?Grammage $oneWeight, ?Lab $other, ?Grammage $otherWeight): bool
     {
-        return self::isWithin(self::SAME_COLOUR, self::SAME_WEIGHT, $one, $oneWeight, $other, $otherWeight);
+        return self::isWithin(Difference::UNSEEN, self::SAME_WEIGHT, $one, $oneWeight, $other, $otherWeight);
     }
 
     /** Whether one may stand in for the other; what has no colour of its own, or nobody knows how heavy it is, is only itself. */
     public static function isNear(?Lab $one, ?Grammage $oneWeight, ?Lab $other, ?Grammage $otherWeight): bool
     {
-        return self::isWithin(self::NEAR_COLOUR, self::NEAR_WEIGHT, $one, $oneWeight, $other, $otherWeight);
+        return self::isWithin(Difference::PASSES, self::NEAR_WEIGHT, $one, $oneWeight, $other, $otherWeight);
     }
 
     private static function isWithin(float $colour, float $share, ?Lab $one, ?Grammage $oneWeight, ?Lab $other, ?Grammage $otherWeight): bool

@@ -23,7 +23,7 @@ final class ScrapSearch
      */
     public function __construct(
         private readonly ?Lab $colour = null,
-        private readonly float $tolerance = 5.0,
+        private readonly float $tolerance = Difference::PASSES,
         private readonly ?float $grammage = null,
         private readonly float $share = 0.15,
     ) {

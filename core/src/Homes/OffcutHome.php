@@ -9,8 +9,6 @@ use Lottel\Core\Colour\Difference;
 /** Says where an offcut goes: to its like, by the school of the room. */
 final class OffcutHome
 {
-    /** Up to here two colours are one, and up to there they lie in one folder (common practice, no source). */
-    private const SAME_COLOUR = 2.0;
     private const LIKE_COLOUR = 10.0;
 
     /**
@@ -68,7 +66,7 @@ final class OffcutHome
     private static function isOfSchool(OffcutSchool $school, FiledScraps $offcut, FiledScraps $scraps): bool
     {
         return match ($school) {
-            OffcutSchool::Colour => self::isAsNear($offcut, $scraps, self::SAME_COLOUR),
+            OffcutSchool::Colour => self::isAsNear($offcut, $scraps, Difference::UNSEEN),
             OffcutSchool::Maker => '' !== $offcut->maker && $offcut->maker === $scraps->maker,
             OffcutSchool::Collection => '' !== $offcut->collection && $offcut->collection === $scraps->collection,
             OffcutSchool::Parent => null !== $offcut->paper && $offcut->paper === $scraps->paper,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Paper;
 
 use App\Room\Stores\Rooms;
+use Lottel\Core\Colour\Difference;
 use Lottel\Core\Cutting\Keep;
 use Lottel\Core\Cutting\NearMiss;
 use Lottel\Core\Cutting\PieceInScrap;
@@ -18,7 +19,6 @@ use Lottel\Core\Measure\Size;
 /** Looks for a piece among the scraps and sheets that no kit wants. */
 final readonly class LookForPiece
 {
-    private const TOLERANCE = 5.0;
     private const MOST_ANSWERS = 4;
     private const MOST_NEAR = 6;
 
@@ -38,7 +38,7 @@ final readonly class LookForPiece
             }
         }
         $wanted = self::wanted($question->piece, $question);
-        $search = new ScrapSearch($question->colour?->lab(), self::TOLERANCE, $question->weight?->gsm());
+        $search = new ScrapSearch($question->colour?->lab(), Difference::PASSES, $question->weight?->gsm());
         $found = $search->among($wanted, array_values(array_filter(array_map(static fn (PaperRow $row): ?Scrap => $row->scrap(), $rows))));
         [$scraps, $sheets] = self::ranked($found->matches, $rows);
         $near = $found->near;

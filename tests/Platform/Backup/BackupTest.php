@@ -504,11 +504,13 @@ final class BackupTest extends OwnFileTestCase
             $files[(string) $zip->getNameIndex($n)] = (string) $zip->getFromIndex($n);
         }
         $zip->close();
-        $photos = preg_grep('~^photos/~', array_keys($files)) ?: [];
-        self::assertNotSame([], $photos);
-        foreach ($photos as $photo) {
-            $files[$photo] = strrev($files[$photo]);
+        $spoilt = 0;
+        foreach ($files as $name => $content) {
+            $isPhoto = str_starts_with($name, 'photos/');
+            $files[$name] = $isPhoto ? strrev($content) : $content;
+            $spoilt += $isPhoto ? 1 : 0;
         }
+        self::assertGreaterThan(0, $spoilt);
 
         return $files;
     }

@@ -12,9 +12,6 @@ use Lottel\Core\Colour\Srgb;
 /** Tells what one has already that is like something of the same kind: nearly its name, a die that cuts its sizes, nearly its colour. */
 final readonly class Alike
 {
-    /** Up to here colours are hard to tell apart side by side, by ΔE00 (common practice, no source). */
-    private const NEAR = 5.0;
-
     private const MOST_NAMED_SO = 6;
 
     /** @var array<int, OwnedThing> */
@@ -112,7 +109,7 @@ final readonly class Alike
         $far = [];
         foreach (array_keys($this->coloured) as $hex) {
             $difference = Difference::between($colour, Lab::of(Srgb::ofHex($hex)));
-            if ($difference <= self::NEAR) {
+            if ($difference <= Difference::PASSES) {
                 $far[$hex] = $difference;
             }
         }
