@@ -76,8 +76,8 @@ final class ArrowsTest extends TestCase
         'Upkeep/Lost' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rounds'],
         'Upkeep/Moving' => ['Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rehoming', 'Upkeep/Rounds'],
         'Upkeep/Overview' => [
-            'People/Accounts', 'Platform/Backup', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores',
-            'Upkeep/Capacity', 'Upkeep/Counting', 'Upkeep/Lost', 'Upkeep/PutAway', 'Upkeep/Rehoming', 'Upkeep/Rounds', 'Upkeep/Seasons',
+            'Platform/Backup', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Capacity', 'Upkeep/Counting', 'Upkeep/Lost',
+            'Upkeep/PutAway', 'Upkeep/Rehoming', 'Upkeep/Rounds', 'Upkeep/Seasons',
         ],
         'Upkeep/PutAway' => [
             'Kits/Kits', 'Kits/Rounds', 'Platform/Database', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Stores', 'Upkeep/Rounds',

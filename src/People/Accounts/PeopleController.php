@@ -2,13 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Upkeep\Overview;
+namespace App\People\Accounts;
 
-use App\People\Accounts\DescribeRoom;
-use App\People\Accounts\KeepPeople;
-use App\People\Accounts\Newcomer;
-use App\People\Accounts\OpenRoom;
-use App\People\Accounts\People;
 use App\Platform\Security\Role;
 use App\Platform\Steps\Outcome;
 use App\Platform\Steps\Step;
@@ -139,7 +134,7 @@ final class PeopleController extends Page
 
     private function showPeople(?Problem $problem): Response
     {
-        return $this->render('upkeep/overview/people.html.twig', [
+        return $this->render('people/accounts/people.html.twig', [
             'people' => $this->people->all(),
             'zones' => \DateTimeZone::listIdentifiers(),
             'problem' => $problem,
