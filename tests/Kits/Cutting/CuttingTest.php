@@ -12,6 +12,7 @@ use App\Tests\RoomTestCase;
 use Doctrine\DBAL\Exception;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Label\ScanCode;
+use Lottel\Core\Paper\Direction;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\Uid\Uuid;
@@ -596,5 +597,15 @@ final class CuttingTest extends RoomTestCase
         $step = $this->word("SELECT request_id FROM step_change WHERE subject = 'kit' AND what = 'delete'");
         $this->postAndFollow('/log/undo', ['step' => $step, 'back' => '/plan']);
         self::assertStringContainsString('8 A2 panels', $this->get("/kits/{$kit}")->text());
+    }
+
+    public function testAnOffcutKeepsTheDirectionThatItHadOnTheTableWhereItRunsUpright(): void
+    {
+        $this->card->sheet->put($this->card->sheet->sheet()->running(Direction::Width));
+        $this->entities()->flush();
+        $kit = $this->pulled('2 tags 6 × 3 Petrel');
+        $this->cutAll($kit);
+        $offcuts = $this->database()->fetchFirstColumn("SELECT DISTINCT direction FROM item WHERE kind = 'scrap' AND parent_id = ?", [$this->card->id]);
+        self::assertSame([Direction::Height->value], $offcuts);
     }
 }
