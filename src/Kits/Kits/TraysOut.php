@@ -9,7 +9,7 @@ use App\Platform\Web\RoomClock;
 use Doctrine\DBAL\Connection;
 use Symfony\Contracts\Service\ResetInterface;
 
-/** What stands around every page of what is out: the trays, how many things are out, how many are not filed. */
+/** What stands around every page of what is out: the trays, and how many things are out. */
 final class TraysOut implements ResetInterface
 {
     /** @var list<TrayCard>|null */
