@@ -34,6 +34,12 @@ final class Version20261125000016 extends AbstractMigration
             SELECT m.id AS movement_id, m.item_id, m.kit_id, m.quantity, m.at FROM movement m
             WHERE +m.reason = 'make' AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)
             SQL,
+        'came_and_went' => <<<'SQL'
+            SELECT m.id AS movement_id, m.item_id, m.at,
+                CASE WHEN f.nature = 'outside' THEN m.quantity ELSE 0 END AS came, CASE WHEN t.nature = 'outside' THEN m.quantity ELSE 0 END AS went,
+                m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) AS stands
+            FROM movement m JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE 'outside' IN (f.nature, t.nature)
+            SQL,
         'stock_of_item' => <<<'SQL'
             SELECT i.id AS item_id,
                 (SELECT coalesce(sum(l.quantity), 0) FROM lies_here l WHERE l.item_id = i.id) AS here,

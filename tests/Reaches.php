@@ -13,6 +13,7 @@ final readonly class Reaches
     /** Views belong to whoever answers for what they say. */
     private const VIEWS = [
         'lies_here' => 'Room/Catalogue', 'lies_out' => 'Kits/Kits', 'open_want' => 'Kits/Kits', 'use_of_item' => 'Room/Log', 'piece_made' => 'Room/Log',
+        'came_and_went' => 'Room/Log',
         'stock_of_item' => 'Room/Catalogue', 'item_use' => 'Room/Log', 'kit_holder' => 'Kits/Kits',
     ];
 

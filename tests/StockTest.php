@@ -18,6 +18,7 @@ final class StockTest extends TestCase
         // The lines that one's own round still has.
         yield 'which kits want' => ["~n\\.state = 'open' AND~", ['Kits/Rounds/RoundReading.php']];
         yield 'uses' => ["~reason (=|IN) \\(?'use'[^\"]*NOT EXISTS \\(SELECT 1 FROM movement~s", []];
+        yield 'what came and went' => ["~sum\\(CASE WHEN [ft]\\.nature = 'outside' THEN~", []];
         yield 'what was made' => ["~reason = 'make'~", []];
     }
 

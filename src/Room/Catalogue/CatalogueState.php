@@ -30,6 +30,8 @@ final class CatalogueState implements ResetInterface
 
     public function notFiled(): int
     {
-        return $this->notFiled ??= Row::number($this->database->fetchOne("SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'unfiled'"));
+        return $this->notFiled ??= Row::number($this->database->fetchOne(
+            "SELECT count(*) FROM balance b JOIN place p ON p.id = b.place_id WHERE p.nature = 'unfiled'",
+        ));
     }
 }

@@ -74,10 +74,8 @@ final readonly class FiguresReading
     {
         $scraps = [];
         foreach ($this->rows(
-            "SELECT substr(m.at, 1, 7) AS month, sum(CASE WHEN f.nature = 'outside' THEN m.quantity ELSE 0 END) AS came,
-                 sum(CASE WHEN t.nature = 'outside' THEN m.quantity ELSE 0 END) AS went
-             FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = 'scrap' JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id
-             WHERE m.at >= :since AND ".self::NOT_REVERSED.' AND m.reverses_id IS NULL GROUP BY month',
+            "SELECT substr(c.at, 1, 7) AS month, sum(c.came) AS came, sum(c.went) AS went
+             FROM came_and_went c JOIN item i ON i.id = c.item_id AND +i.kind = 'scrap' WHERE c.at >= :since AND c.stands GROUP BY month",
         ) as $row) {
             $scraps[$row->text('month')] = [$row->int('came'), $row->int('went')];
         }

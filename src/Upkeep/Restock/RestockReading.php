@@ -166,10 +166,8 @@ final readonly class RestockReading
     private function levels(\DateTimeImmutable $now, array $items): array
     {
         $rows = $this->database->fetchAllNumeric(
-            "SELECT m.item_id, CAST((julianday(:now) - julianday(m.at)) / 7 AS INTEGER) AS ago,
-                sum(CASE WHEN f.nature = 'outside' THEN m.quantity ELSE 0 END) - sum(CASE WHEN t.nature = 'outside' THEN m.quantity ELSE 0 END)
-             FROM movement m JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id
-             WHERE m.item_id IN (".implode(', ', [0, ...$items]).') AND m.at > :since GROUP BY m.item_id, ago',
+            'SELECT c.item_id, CAST((julianday(:now) - julianday(c.at)) / 7 AS INTEGER) AS ago, sum(c.came) - sum(c.went)
+             FROM came_and_went c WHERE c.item_id IN ('.implode(', ', [0, ...$items]).') AND c.at > :since GROUP BY c.item_id, ago',
             ['now' => $now->format('Y-m-d H:i:s'), 'since' => $now->modify(\sprintf('-%d weeks', self::SHOWN_WEEKS))->format('Y-m-d H:i:s')],
         );
         $change = [];

@@ -101,6 +101,16 @@ final class StockViewsTest extends RoomTestCase
         self::assertSame([[$this->kit, 2]], $this->rows('SELECT kit_id, quantity FROM piece_made WHERE item_id = ?', $this->gull));
     }
 
+    public function testWhatCameAndWentIsToldApartAlsoWhereItWasPutRight(): void
+    {
+        $this->move($this->gull, 3, $this->place('C2'), $this->place('C3'), Reason::Move);
+        $wrong = $this->move($this->gull, 4, $this->place('C2'), $this->outside(Outside::GivenAway), Reason::Discard);
+        $this->move($this->gull, 2, $this->place('C2'), $this->outside(Outside::Sold), Reason::Discard);
+        $this->putRight($wrong);
+        $all = 'SELECT came, went, stands FROM came_and_went WHERE item_id = ? ORDER BY movement_id';
+        self::assertSame([[10, 0, 1], [0, 4, 0], [0, 2, 1], [4, 0, 0]], $this->rows($all, $this->gull), 'what moved within the room is no part of it');
+    }
+
     private function pull(int $kit, int $quantity): void
     {
         $this->postAndFollow("/kits/{$kit}/pull");
