@@ -59,7 +59,7 @@ final readonly class Albums
     public function add(Album $album, string $title, ?AlbumPage $before = null): AlbumPage
     {
         if ($album->pages->count() >= self::MOST_PAGES) {
-            throw StepRefused::albumIsFull($album->name, self::MOST_PAGES);
+            throw ShelfRefused::albumIsFull($album->name, self::MOST_PAGES);
         }
         $page = new AlbumPage($album, null === $before ? self::last($album) + 1 : $before->position, $title);
         if (null !== $before) {
@@ -95,7 +95,7 @@ final readonly class Albums
     {
         $there = $this->entities->getRepository(AlbumPage::class)->findOneBy(['item' => $item]);
         if (null !== $there && $there !== $page && null === $there->album->removedAt) {
-            throw StepRefused::isInAlbum($item->name, $there->album->name);
+            throw ShelfRefused::isInAlbum($item->name, $there->album->name);
         }
         [$page->item, $page->title] = [$item, '' === $page->title ? $item->name : $page->title];
     }

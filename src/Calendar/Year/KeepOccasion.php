@@ -36,7 +36,7 @@ final readonly class KeepOccasion
     {
         foreach ($this->entities->getRepository(KitForOccasion::class)->findBy(['occasion' => $occasion]) as $for) {
             if (!$for->kit->isClosed() && null === $for->kit->removedAt) {
-                throw StepRefused::occasionHasKit($occasion->name, $for->kit->name);
+                throw YearRefused::occasionHasKit($occasion->name, $for->kit->name);
             }
         }
         $occasion->removedAt = $at;

@@ -81,7 +81,7 @@ class Occasion
     public function checkIsOn(Day $day): void
     {
         if ([] === $this->on()->between($day, $day)) {
-            throw StepRefused::occasionIsNotThen($this->name);
+            throw YearRefused::occasionIsNotThen($this->name);
         }
     }
 

@@ -26,7 +26,7 @@ final readonly class PlanForOccasion
         $occasion->checkIsOn($day);
         foreach ($this->entities->getRepository(KitForOccasion::class)->findBy(['occasion' => $occasion, 'day' => $day->date()]) as $for) {
             if (null === $for->kit->removedAt) {
-                throw StepRefused::occasionHasKit($occasion->name, $for->kit->name);
+                throw YearRefused::occasionHasKit($occasion->name, $for->kit->name);
             }
         }
         $pieces = max(1, $occasion->pieces);

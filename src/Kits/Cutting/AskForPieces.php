@@ -85,7 +85,7 @@ final readonly class AskForPieces
         $piece->kit->checkOpen();
         $there = $this->cutting->begun($piece);
         if ($quantity < $there) {
-            throw StepRefused::isCutAlready($piece->name, $there);
+            throw CuttingRefused::isCutAlready($piece->name, $there);
         }
         if (null !== $piece->part) {
             $this->design->cuts($piece, $quantity);

@@ -9,7 +9,6 @@ use App\Kits\Kits\KitReading;
 use App\Kits\Kits\Kits;
 use App\Platform\Steps\Outcome;
 use App\Platform\Steps\Step;
-use App\Platform\Steps\StepRefused;
 use App\Platform\Web\Input;
 use App\Platform\Web\Page;
 use App\Platform\Web\Problem;
@@ -157,7 +156,7 @@ final class CutController extends Page
             $next = $table->next() ?? throw RefusedCut::isNotInHand();
             $item = $read($code)?->item;
             if (null === $item || !$table->isAtBlade($item, $next)) {
-                throw StepRefused::isNotUnderTheBlade($item->name ?? 'That label');
+                throw CuttingRefused::isNotUnderTheBlade($item->name ?? 'That label');
             }
             $logged = $cut($step, $kit, $table->namesOf($next), $next->setting);
 

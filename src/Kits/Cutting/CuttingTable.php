@@ -343,7 +343,7 @@ final readonly class CuttingTable
     {
         return array_map(function (string $text): array {
             [$sheet, $part] = explode(' ', $text, 2) + ['', ''];
-            $row = $this->here[(int) $sheet] ?? throw StepRefused::isNotOnTheTable();
+            $row = $this->here[(int) $sheet] ?? throw CuttingRefused::isNotOnTheTable();
 
             return [$row, $part];
         }, array_values(array_unique($named)));

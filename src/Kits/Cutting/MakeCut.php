@@ -97,7 +97,7 @@ final readonly class MakeCut
             static fn (SheetOnTable $row): bool => !$row->isLogged && $row->sheet()->isBegun() && !$row->sheet()->isDone(),
         );
         if ([] === $begun) {
-            throw StepRefused::nothingIsHalfCut();
+            throw CuttingRefused::nothingIsHalfCut();
         }
         foreach ($begun as $row) {
             $row->put($row->sheet()->stopped());
@@ -115,7 +115,7 @@ final readonly class MakeCut
         $kit->trayInUse();
         $kit->beginMaking();
         if ($many > $this->table->of($kit)->unscored($piece)) {
-            throw StepRefused::isScoredAlready($piece->name);
+            throw CuttingRefused::isScoredAlready($piece->name);
         }
         $piece->scored += $many;
     }

@@ -27,7 +27,7 @@ final readonly class BeginDesign
     {
         $kit->checkOpen();
         if (null !== $this->designs->of($kit)) {
-            throw StepRefused::hasADesign($kit->name);
+            throw DesignRefused::hasADesign($kit->name);
         }
         $row = new DesignOfKit($kit, ($this->suit)($design->checked(), null), $pattern);
         $this->entities->persist($row);

@@ -37,7 +37,7 @@ final readonly class Designs
     {
         $row = $this->one($kit);
 
-        return $row->revision === $seen ? $row : throw StepRefused::designChanged();
+        return $row->revision === $seen ? $row : throw DesignRefused::designChanged();
     }
 
     /** @throws Unknown if there is no such pattern */

@@ -28,7 +28,7 @@ final readonly class DeleteKit
     public function __invoke(Step $step, Kit $kit): void
     {
         if (!$kit->isPlanned()) {
-            throw StepRefused::isNotPlanned($kit->name);
+            throw KitsRefused::isNotPlanned($kit->name);
         }
         $this->entities->flush();
         foreach (self::SPEAK_OF_IT as $table) {

@@ -66,7 +66,7 @@ final readonly class KitList
     {
         $need->kit->checkOpen();
         if ($quantity < $need->toCut()) {
-            throw StepRefused::isForCutting($need->item->name, $need->toCut());
+            throw KitsRefused::isForCutting($need->item->name, $need->toCut());
         }
         $need->item->tracking->check($quantity);
         if ($need->forDesign() > 0) {
@@ -83,10 +83,10 @@ final readonly class KitList
     {
         $need->kit->checkOpen();
         if ($need->toCut() > 0) {
-            throw StepRefused::isForCutting($need->item->name, $need->toCut());
+            throw KitsRefused::isForCutting($need->item->name, $need->toCut());
         }
         if ($need->isBegun()) {
-            throw StepRefused::isOnTheTray($need->item->name);
+            throw KitsRefused::isOnTheTray($need->item->name);
         }
         if ($need->forDesign() > 0) {
             ($this->design)()->wants($need, 0);

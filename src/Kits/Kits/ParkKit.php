@@ -40,7 +40,7 @@ final readonly class ParkKit
     {
         $tray = $kit->trayInUse();
         if ($kit->isParked()) {
-            throw StepRefused::isParked($kit->name, $tray->address);
+            throw KitsRefused::isParked($kit->name, $tray->address);
         }
         $folder = $this->freeFolder();
         $folder->home = $home;
@@ -57,7 +57,7 @@ final readonly class ParkKit
     {
         $folder = $kit->trayInUse();
         if (!$kit->isParked()) {
-            throw StepRefused::isNotParked($kit->name, $folder->address);
+            throw KitsRefused::isNotParked($kit->name, $folder->address);
         }
         $tray = $this->trays->freeTray();
         $this->carry($step, $kit, $folder, $tray);
@@ -92,6 +92,6 @@ final readonly class ParkKit
                 return $this->entities->getRepository(Folder::class)->findOneBy(['place' => $place]) ?? throw new \LogicException('A folder is one.');
             }
         }
-        throw StepRefused::allFoldersAreTaken(self::FOLDERS);
+        throw KitsRefused::allFoldersAreTaken(self::FOLDERS);
     }
 }

@@ -51,7 +51,7 @@ final readonly class WantCollection
             ['collection' => $collection, 'kit' => $kit->id],
         );
         if ([] === $rows) {
-            throw StepRefused::nothingOfCollection($collection);
+            throw KitsRefused::nothingOfCollection($collection);
         }
         if (\count($rows) > self::MOST) {
             throw StepRefused::collectionIsLarge($collection, \count($rows), self::MOST);

@@ -31,9 +31,9 @@ final readonly class DoStep
     {
         $design = $this->designs->one($kit)->design();
         $steps = (new MakingSteps($this->measures->lengths()))->of($design);
-        $step = array_values(array_filter($steps, static fn (MakingStep $step): bool => $step->key === $key))[0] ?? throw StepRefused::stepIsGone();
+        $step = array_values(array_filter($steps, static fn (MakingStep $step): bool => $step->key === $key))[0] ?? throw MakingRefused::stepIsGone();
         if ($done > $design->quantity) {
-            throw StepRefused::stepIsGone();
+            throw MakingRefused::stepIsGone();
         }
         $kit->trayInUse();
         $kit->beginMaking();

@@ -31,7 +31,7 @@ final readonly class TakeIntoDesign
     public function __invoke(Kit $kit, array $otherwise): int
     {
         if ([] === $otherwise) {
-            throw StepRefused::nothingIsOtherwise();
+            throw MakingRefused::nothingIsOtherwise();
         }
         ($this->change)($kit, $this->designs->one($kit)->revision, static function (Design $design) use ($otherwise): Design {
             foreach ($otherwise as $one) {

@@ -38,7 +38,7 @@ final readonly class WorkAtBench
     public function useUp(Step $step, Kit $kit, Item $item, int $quantity, string $note = ''): void
     {
         if ($item->lasts()) {
-            throw StepRefused::isNotUsedUp($item->name);
+            throw MakingRefused::isNotUsedUp($item->name);
         }
         $this->halfCut->check($kit, $item);
         $kit->beginMaking();
@@ -76,7 +76,7 @@ final readonly class WorkAtBench
     public function nextPiece(Step $step, Kit $kit, AtBench $bench, int $piece, array $takes): Item
     {
         if ($piece !== $bench->bench->done + 1) {
-            throw StepRefused::pieceIsDone($bench->makes->piece, $piece);
+            throw MakingRefused::pieceIsDone($bench->makes->piece, $piece);
         }
         $made = $bench->made[0] ?? null;
 

@@ -26,7 +26,7 @@ final readonly class HalfCut
             ['kit' => $kit->id, 'paper' => $paper?->id],
         );
         if (false !== $name) {
-            throw StepRefused::isHalfCut(Row::word($name));
+            throw RoundsRefused::isHalfCut(Row::word($name));
         }
     }
 }

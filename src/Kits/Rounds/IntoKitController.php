@@ -76,7 +76,7 @@ final class IntoKitController extends Page
         }
         $kit = $this->kits->one($id);
         if (!$kit->takesMore()) {
-            throw StepRefused::takesNoMore($kit->name, $kit->isParked());
+            throw RoundsRefused::takesNoMore($kit->name, $kit->isParked());
         }
 
         return $kit;

@@ -67,7 +67,7 @@ final readonly class PullItem
         if ([] === $split['from'] || $split['missing'] > 0) {
             $this->sayWhoHasIt($need->item);
             throw [] === $split['from']
-                ? StepRefused::nowhereToBeFound($need->item->name)
+                ? RoundsRefused::nowhereToBeFound($need->item->name)
                 : RefusedMovement::notEnough('the drawers', $quantity - $split['missing'], $need->item->tracking);
         }
         foreach ($split['from'] as $placeId => $part) {
@@ -104,7 +104,7 @@ final readonly class PullItem
     {
         $substitute = $this->list->add($need->kit, $other, $quantity);
         if ($need->left() < 1) {
-            throw StepRefused::isSettled($need->item->name);
+            throw RoundsRefused::isSettled($need->item->name);
         }
         $this->takeFromAnywhere($step, $substitute, $quantity, 'instead of '.$need->item->name);
         $substitute->takenInsteadOf($need);
@@ -152,10 +152,10 @@ final readonly class PullItem
             return;
         }
         if ($left > 0) {
-            throw StepRefused::moreThanWanted($need->item->name, $this->measures->quantities()->print($left, $need->item->tracking));
+            throw RoundsRefused::moreThanWanted($need->item->name, $this->measures->quantities()->print($left, $need->item->tracking));
         }
         $who = $need->isBegun() ? $this->lastPuller($need) : null;
-        throw null === $who ? StepRefused::isSettled($need->item->name) : StepRefused::isTaken($need->item->name, $who, $need->kit->trayInUse()->address);
+        throw null === $who ? RoundsRefused::isSettled($need->item->name) : RoundsRefused::isTaken($need->item->name, $who, $need->kit->trayInUse()->address);
     }
 
     private function lastPuller(Need $need): ?string

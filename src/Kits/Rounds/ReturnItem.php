@@ -47,7 +47,7 @@ final readonly class ReturnItem
         foreach ($item->careFor() as $hazard) {
             $care = Care::onReturn($hazard);
             if ($care->isTicked && !\in_array($hazard->value, $cared, true)) {
-                throw StepRefused::careIsOpen($care->do);
+                throw RoundsRefused::careIsOpen($care->do);
             }
             $done[] = $hazard->value;
         }

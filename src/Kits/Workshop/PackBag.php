@@ -15,7 +15,7 @@ final readonly class PackBag
     {
         $this->check($workshop, $number);
         if ($workshop->isPacked($number)) {
-            throw StepRefused::bagIsPacked($number);
+            throw WorkshopRefused::bagIsPacked($number);
         }
         new PackedBag($workshop, $number, $step->at);
     }
@@ -24,18 +24,18 @@ final readonly class PackBag
     public function unpacked(Workshop $workshop, int $number): void
     {
         $this->check($workshop, $number);
-        $bag = $workshop->bag($number) ?? throw StepRefused::bagIsNotPacked($number);
+        $bag = $workshop->bag($number) ?? throw WorkshopRefused::bagIsNotPacked($number);
         $workshop->bags->removeElement($bag);
     }
 
     private function check(Workshop $workshop, int $number): void
     {
         if (!$workshop->kit->hasTray()) {
-            throw StepRefused::nothingToPack($workshop->kit->name);
+            throw WorkshopRefused::nothingToPack($workshop->kit->name);
         }
         $sets = $workshop->headcount()->sets();
         if ($number < 1 || $number > $sets) {
-            throw StepRefused::noSuchBag($number, $sets);
+            throw WorkshopRefused::noSuchBag($number, $sets);
         }
     }
 }

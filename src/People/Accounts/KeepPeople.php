@@ -42,7 +42,7 @@ final readonly class KeepPeople
     public function markChild(Account $account, bool $isChild): void
     {
         if ($isChild && Role::Owner === $account->role) {
-            throw StepRefused::ownerIsGrownUp($account->name);
+            throw AccountsRefused::ownerIsGrownUp($account->name);
         }
         $account->isChild = $isChild;
     }
@@ -51,7 +51,7 @@ final readonly class KeepPeople
     public function remove(Step $step, Account $account): void
     {
         if (Role::Owner === $account->role && 1 === $this->entities->getRepository(Account::class)->count(['role' => Role::Owner, 'leftAt' => null])) {
-            throw StepRefused::lastOwner($account->name);
+            throw AccountsRefused::lastOwner($account->name);
         }
         $account->leftAt = $step->at;
         $account->login = '~'.$account->id;

@@ -54,7 +54,7 @@ class Handover
     {
         $this->checkOpen();
         if ($who !== $this->taker) {
-            throw StepRefused::handoverIsSettled();
+            throw HandoverRefused::handoverIsSettled();
         }
         $this->takenAt = $at;
     }
@@ -64,7 +64,7 @@ class Handover
     {
         $this->checkOpen();
         if ($who !== $this->taker && $who !== $this->giver) {
-            throw StepRefused::handoverIsSettled();
+            throw HandoverRefused::handoverIsSettled();
         }
         $this->droppedAt = $at;
     }
@@ -72,7 +72,7 @@ class Handover
     private function checkOpen(): void
     {
         if (null !== $this->takenAt || null !== $this->droppedAt) {
-            throw StepRefused::handoverIsSettled();
+            throw HandoverRefused::handoverIsSettled();
         }
     }
 }

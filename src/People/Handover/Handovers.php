@@ -35,10 +35,10 @@ final readonly class Handovers
         $errand?->checkIsOpen();
         $open = null !== $kit ? $this->ofKit((int) $kit->id) : $this->ofErrand((int) $errand?->id);
         if (null !== $open) {
-            throw StepRefused::isHandedOver($open->taker);
+            throw HandoverRefused::isHandedOver($open->taker);
         }
         if ($taker === $step->who) {
-            throw StepRefused::isOnesOwn();
+            throw HandoverRefused::isOnesOwn();
         }
         $this->entities->persist($handover = new Handover($kit, $errand, $step->who, $taker, $note, $step->at));
         $this->entities->flush();

@@ -50,7 +50,7 @@ final readonly class CountOtherwise
         );
         if (false !== $loan) {
             $row = new Row($loan);
-            throw StepRefused::isOnLoan($item->name, $row->text('way').('lent' === $row->text('way') ? ' to ' : ' from ').$row->text('name'));
+            throw CatalogueRefused::isOnLoan($item->name, $row->text('way').('lent' === $row->text('way') ? ' to ' : ' from ').$row->text('name'));
         }
     }
 
@@ -74,7 +74,7 @@ final readonly class CountOtherwise
     {
         $nature = $row->one('nature', PlaceNature::class);
         if (PlaceNature::Tray === $nature) {
-            throw StepRefused::bringHomeFirst($item->name, $row->text('address'));
+            throw CatalogueRefused::bringHomeFirst($item->name, $row->text('address'));
         }
         $was = $row->int('quantity');
         $quantity = $nature->isInside() ? $retracking->exactly($was, $row->text('address')) : $retracking->converted($was);

@@ -20,14 +20,14 @@ final readonly class DeleteItem
     public function __invoke(Item $item): void
     {
         if (false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ?', [$item->id])) {
-            throw StepRefused::hasMoved($item->name);
+            throw CatalogueRefused::hasMoved($item->name);
         }
         $kit = $this->database->fetchOne(
             'SELECT k.name FROM kit k WHERE k.id IN (SELECT kit_id FROM need WHERE item_id = :item UNION SELECT kit_id FROM piece WHERE paper_id = :item)',
             ['item' => $item->id],
         );
         if (false !== $kit) {
-            throw StepRefused::isOnAList($item->name, Row::word($kit));
+            throw CatalogueRefused::isOnAList($item->name, Row::word($kit));
         }
         $this->entities->flush();
         $this->database->executeStatement('DELETE FROM companion WHERE item_id = :id OR other_id = :id', ['id' => $item->id]);

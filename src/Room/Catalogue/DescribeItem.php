@@ -20,7 +20,7 @@ final readonly class DescribeItem
     public function __invoke(Item $item, ItemRecord $record, Tracking $tracking): void
     {
         if ($tracking !== $item->tracking && false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ?', [$item->id])) {
-            throw StepRefused::trackingIsKept();
+            throw CatalogueRefused::trackingIsKept();
         }
         $isRenamed = $record->name !== $item->name;
         $item->describe($record);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Room\Catalogue;
 
 use App\Platform\Steps\Outcome;
-use App\Platform\Steps\StepRefused;
 use App\Platform\Web\Input;
 use App\Platform\Web\Page;
 use App\Platform\Web\Problem;
@@ -56,7 +55,7 @@ final class DieController extends Page
             }
             $input->check();
             if ([] === $changed) {
-                throw StepRefused::noSizeIsWritten();
+                throw CatalogueRefused::noSizeIsWritten();
             }
             foreach ($changed as [$die, $record]) {
                 $describe($die, $record, $die->tracking);

@@ -6,7 +6,6 @@ namespace App\Room\Catalogue;
 
 use App\Platform\Steps\Outcome;
 use App\Platform\Steps\Step;
-use App\Platform\Steps\StepRefused;
 use App\Platform\Web\Input;
 use App\Platform\Web\Page;
 use App\Platform\Web\Problem;
@@ -98,7 +97,7 @@ final class ItemController extends Page
             $item = $this->items->one($id);
             $other = $this->items->one($input->id('other'));
             if ($other === $item) {
-                throw StepRefused::itsOwnCompanion($item->name);
+                throw CatalogueRefused::itsOwnCompanion($item->name);
             }
             $describe->belongTogether($item, $other, $input->isTicked('is_together'));
 

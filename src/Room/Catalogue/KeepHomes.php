@@ -94,7 +94,7 @@ final readonly class KeepHomes
         $lost = $this->places->outside(Outside::Lost);
         $quantity = $this->log->quantity((int) $item->id, (int) $lost->id);
         if ($quantity < 1) {
-            throw StepRefused::notLost($item->name);
+            throw CatalogueRefused::notLost($item->name);
         }
         $this->log->move($step, $item->moves($quantity, $lost, $in, Reason::FindAgain));
 

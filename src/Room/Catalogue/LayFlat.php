@@ -24,7 +24,7 @@ final readonly class LayFlat
     public function inked(Step $step, Item $item, int $days): \DateTimeImmutable
     {
         if (Kind::Ink !== $item->kind) {
-            throw StepRefused::isNoInk($item->name);
+            throw CatalogueRefused::isNoInk($item->name);
         }
         $until = FreshInk::until($step->at, $days);
         $rest = $this->entities->getRepository(Rest::class)->findOneBy(['item' => $item]);

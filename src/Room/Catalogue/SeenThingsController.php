@@ -62,7 +62,7 @@ final class SeenThingsController extends Page
         try {
             $marks = $this->marks->read($input);
             if ([] === $marks) {
-                throw StepRefused::nothingTouched();
+                throw CatalogueRefused::nothingTouched();
             }
             $text = implode("\n", array_map(static fn (array $mark): string => (string) preg_replace('/\R/u', ' ', $mark['name']), $marks));
             $seen = $this->seenThings($place, $photo, array_column($marks, 'spot'));
@@ -87,7 +87,7 @@ final class SeenThingsController extends Page
         $response = $this->write($request, function (Input $input, Step $step) use ($place, $takeIn, &$seen, &$isTaken): Outcome {
             $things = $this->form->read($input, $seen);
             if ([] === $things) {
-                throw StepRefused::everythingLeftOut();
+                throw CatalogueRefused::everythingLeftOut();
             }
             $takeIn($step, $this->places->inUse($place->address), $things);
             $isTaken = true;

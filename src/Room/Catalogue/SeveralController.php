@@ -52,7 +52,7 @@ final class SeveralController extends Page
             $change = BulkChange::read($input);
             $input->check();
             if ($change->isNothing()) {
-                throw StepRefused::nothingToChange();
+                throw CatalogueRefused::nothingToChange();
             }
             $describe->several($items, $change);
 

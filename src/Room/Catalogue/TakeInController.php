@@ -6,7 +6,6 @@ namespace App\Room\Catalogue;
 
 use App\Platform\Steps\Outcome;
 use App\Platform\Steps\Step;
-use App\Platform\Steps\StepRefused;
 use App\Platform\Web\Input;
 use App\Platform\Web\InvalidInput;
 use App\Platform\Web\LinesLeft;
@@ -66,7 +65,7 @@ final class TakeInController extends Page
             $left = [];
             $things = $input->isTicked('right') ? $this->form->right($input, $left) : $this->form->read($input);
             if ([] === $things) {
-                throw StepRefused::everythingLeftOut();
+                throw CatalogueRefused::everythingLeftOut();
             }
             $takeIn->all($step, $things);
             $withoutHome = \count(array_filter($things, static fn (NewThing $new): bool => null === $new->home && null === $new->moreOf?->home));

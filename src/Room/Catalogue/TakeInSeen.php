@@ -42,7 +42,7 @@ final readonly class TakeInSeen
             return $this->takeIn->one($step, $new->home ?? $this->places->heap(), $new->thing);
         }
         if ($new->isThatOne) {
-            return true === $new->moreOf->home?->isWithin($place) ? $new->moreOf : throw StepRefused::livesElsewhere($new->moreOf->name, $place->address);
+            return true === $new->moreOf->home?->isWithin($place) ? $new->moreOf : throw CatalogueRefused::livesElsewhere($new->moreOf->name, $place->address);
         }
         $this->takeIn->all($step, [$new]);
 

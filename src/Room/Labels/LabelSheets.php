@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Room\Labels;
 
 use App\Platform\Database\Row;
-use App\Platform\Steps\StepRefused;
 use App\Platform\Web\Measures;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Label\InvalidLabel;
@@ -67,7 +66,7 @@ final readonly class LabelSheets
     public function add(string $name, array $measures): void
     {
         if (\in_array($name, $this->names(), true)) {
-            throw StepRefused::sheetIsThere($name);
+            throw LabelsRefused::sheetIsThere($name);
         }
         $this->own($name, $measures);
         $this->database->insert('label_sheet', ['name' => $name, 'measures' => json_encode($measures)]);

@@ -112,7 +112,7 @@ final readonly class LogBook
         }
         $item = new Row($this->database->fetchAssociative('SELECT name, hazards FROM item WHERE id = ?', [$movement->item]) ?: []);
         if (Hazard::leavesToGrownUps($item->several('hazards', Hazard::class))) {
-            throw StepRefused::isForGrownUps($item->text('name'));
+            throw LogRefused::isForGrownUps($item->text('name'));
         }
     }
 

@@ -45,7 +45,7 @@ final readonly class BuildUnit
         $letters = $plan->places[0]->address->unit();
         $units = $this->entities->getRepository(Unit::class);
         if (null !== $units->findOneBy(['letters' => $letters])) {
-            throw StepRefused::addressIsTaken($letters);
+            throw StoresRefused::addressIsTaken($letters);
         }
         $unit = new Unit(
             $room,
@@ -114,7 +114,7 @@ final readonly class BuildUnit
     {
         $address = (string) Address::parse($outer->address)->inner($label);
         if (null !== $this->places->at($address)) {
-            throw StepRefused::addressIsTaken($address);
+            throw StoresRefused::addressIsTaken($address);
         }
         $inner = Place::within($outer, $kind, $address, $name);
         $this->entities->persist($inner);

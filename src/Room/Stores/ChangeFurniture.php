@@ -61,7 +61,7 @@ final readonly class ChangeFurniture
      */
     public function split(Place $place, int $parts, bool $isSideBySide): array
     {
-        $front = $place->front() ?? throw StepRefused::hasNoFront($place->address);
+        $front = $place->front() ?? throw StoresRefused::hasNoFront($place->address);
         $fronts = $front->parted($parts, $isSideBySide);
         $this->putFront($place, $fronts[0]);
         \assert(null !== $place->unit);
@@ -88,7 +88,7 @@ final readonly class ChangeFurniture
     public function joined(Place $place, Place $with): Front
     {
         if ($place === $with) {
-            throw StepRefused::withItself($place->address);
+            throw StoresRefused::withItself($place->address);
         }
         $joined = null === $place->front() || null === $with->front() || $place->unit !== $with->unit ? null : $place->front()->joined($with->front());
 
@@ -100,7 +100,7 @@ final readonly class ChangeFurniture
     {
         foreach ([...array_reverse($this->places->allInner($place)), $place] as $gone) {
             if (!$this->isUnused($gone)) {
-                throw StepRefused::isNotEmpty($gone->address);
+                throw StoresRefused::isNotEmpty($gone->address);
             }
             $this->checkNoFolderStandsIn($gone);
             $gone->retire($step->at);
@@ -118,10 +118,10 @@ final readonly class ChangeFurniture
             return;
         }
         if (null !== $this->places->at($new)) {
-            throw StepRefused::addressIsTaken($new);
+            throw StoresRefused::addressIsTaken($new);
         }
         if (null !== $place->unit && $address->unit() !== $place->unit->letters) {
-            throw StepRefused::otherUnit($new, $place->unit->letters);
+            throw StoresRefused::otherUnit($new, $place->unit->letters);
         }
         $this->rename([[$place, $new]]);
     }
@@ -147,7 +147,7 @@ final readonly class ChangeFurniture
     public function moveInto(Place $place, Place $outer): void
     {
         if (null === $place->parent) {
-            throw StepRefused::hasNoFrontToMove($place->address);
+            throw StoresRefused::hasNoFrontToMove($place->address);
         }
         if ($outer === $place || $outer->isWithin($place)) {
             throw StepRefused::intoItself($place->address, $outer->address);
@@ -227,7 +227,7 @@ final readonly class ChangeFurniture
         $places = $this->places->frontsOf($unit);
         usort($places, static fn (Place $a, Place $b): int => (int) $b->frontY + (int) $b->frontHeight <=> (int) $a->frontY + (int) $a->frontHeight);
 
-        return $places[0] ?? throw StepRefused::hasNoPlaces($unit->letters);
+        return $places[0] ?? throw StoresRefused::hasNoPlaces($unit->letters);
     }
 
     /** @throws StepRefused if a folder in which a kit waits stands there */
@@ -238,7 +238,7 @@ final readonly class ChangeFurniture
             [$place->id],
         );
         if (false !== $folder) {
-            throw StepRefused::isHomeOfAFolder($place->address, Row::word($folder[0]), Row::word($folder[1]));
+            throw StoresRefused::isHomeOfAFolder($place->address, Row::word($folder[0]), Row::word($folder[1]));
         }
     }
 

@@ -8,7 +8,6 @@ use App\Platform\Database\Change;
 use App\Platform\Database\Rows;
 use App\Platform\Database\StepChange;
 use App\Platform\Steps\Step;
-use App\Platform\Steps\StepRefused;
 use App\Room\Log\LogLine;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Kit\NeedState;
@@ -96,7 +95,7 @@ final readonly class RestoreKits
         }
         $kit = null === $line->kitId ? null : $this->rows->get('kit', $line->kitId);
         if (null === $kit || $kit['tray_id'] !== $back->id) {
-            throw StepRefused::trayIsGone();
+            throw UndoRefused::trayIsGone();
         }
     }
 
@@ -161,7 +160,7 @@ final readonly class RestoreKits
         $isLife = $this->isLife($change);
         if (!$isSame) {
             if (!$isLife) {
-                throw StepRefused::changedSince('“'.$name.'”');
+                throw UndoRefused::changedSince('“'.$name.'”');
             }
 
             return;
@@ -171,7 +170,7 @@ final readonly class RestoreKits
             return;
         }
         if (isset($change->was['tray_id']) && $this->rows->has('kit', 'tray_id', $change->was['tray_id'])) {
-            throw StepRefused::trayHasAnother();
+            throw UndoRefused::trayHasAnother();
         }
         $this->rows->put('kit', $change->row, $change->was);
         match (true) {
@@ -242,7 +241,7 @@ final readonly class RestoreKits
     {
         $kit = $this->rows->get('kit', (int) $change->was['kit_id']);
         if (null === $kit || Stage::Closed->value === $kit['stage']) {
-            throw StepRefused::changedSince(null === $kit ? 'The kit' : '“'.$kit['name'].'”');
+            throw UndoRefused::changedSince(null === $kit ? 'The kit' : '“'.$kit['name'].'”');
         }
         $was = $change->was;
         $was['instead_of_id'] = isset($was['instead_of_id']) && $this->rows->has('need', 'id', $was['instead_of_id']) ? $was['instead_of_id'] : null;

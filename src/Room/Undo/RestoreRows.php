@@ -50,9 +50,9 @@ final readonly class RestoreRows
                 }
             }
         } catch (UniqueConstraintViolationException) {
-            throw StepRefused::isGivenToAnother();
+            throw UndoRefused::isGivenToAnother();
         } catch (ForeignKeyConstraintViolationException) {
-            throw StepRefused::othersBelongToIt();
+            throw UndoRefused::othersBelongToIt();
         }
         $this->stores->tell($changes, $back);
         $this->stores->checkSpots($changes);
@@ -156,7 +156,7 @@ final readonly class RestoreRows
             foreach ($rows as $row => $columns) {
                 $now = $this->rows->get($table, $row);
                 if (null === $columns || null === $now ? $columns !== $now : !StepChange::holds($columns, $now)) {
-                    throw StepRefused::changedSince($this->nameOf($table, $now ?? $columns ?? []));
+                    throw UndoRefused::changedSince($this->nameOf($table, $now ?? $columns ?? []));
                 }
             }
         }

@@ -85,7 +85,7 @@ final readonly class RestoreStores
     {
         if (Change::Insert === $change->what) {
             if ($this->rows->has('unit', 'room_id', $change->row)) {
-                throw StepRefused::isInUse($change->text('name'));
+                throw UndoRefused::isInUse($change->text('name'));
             }
             $this->rows->remove('room', $change->row);
             $back->placeGone($change->text('name'));
@@ -126,7 +126,7 @@ final readonly class RestoreStores
             );
             if (false !== $columns) {
                 $clash = new Row($columns);
-                throw StepRefused::wouldOverlap($clash->text('back'), $clash->text('there'));
+                throw UndoRefused::wouldOverlap($clash->text('back'), $clash->text('there'));
             }
         }
     }
@@ -217,7 +217,7 @@ final readonly class RestoreStores
                 [$id],
             );
         if ($isOnAList || $isElsewhere) {
-            throw StepRefused::isInUse($name);
+            throw UndoRefused::isInUse($name);
         }
         $this->database->executeStatement('DELETE FROM companion WHERE item_id = ? OR other_id = ?', [$id, $id]);
         $this->database->delete('label_wish', ['item_id' => $id]);
@@ -238,7 +238,7 @@ final readonly class RestoreStores
         $isInUse = $this->rows->has('balance', 'place_id', $id) || $this->rows->has('item', 'home_id', $id) || $this->rows->has('item', 'season_home_id', $id)
             || false !== $this->database->fetchOne('SELECT 1 FROM place WHERE parent_id = ? AND retired_at IS NULL', [$id]);
         if ($isInUse) {
-            throw StepRefused::isInUse($address);
+            throw UndoRefused::isInUse($address);
         }
         $this->database->delete('label_wish', ['place_id' => $id]);
         $this->database->executeStatement('DELETE FROM finder WHERE rowid = ?', [2 * $id + 1]);
@@ -256,7 +256,7 @@ final readonly class RestoreStores
     {
         $home = $this->rows->get('place', $place);
         if (null === $home || null !== $home['retired_at']) {
-            throw StepRefused::homeIsGone(null === $home ? 'Its home' : RetiredAddress::onLabel((string) $home['address']));
+            throw UndoRefused::homeIsGone(null === $home ? 'Its home' : RetiredAddress::onLabel((string) $home['address']));
         }
     }
 

@@ -32,13 +32,13 @@ final readonly class StillTrue
     {
         $tables = array_unique(array_map(static fn (StepChange $change): string => $change->table, $changes));
         if ([] !== array_intersect(['set_aside', 'gift', 'movement'], $tables)) {
-            $this->none(self::KEPT, StepRefused::isKeptForMore(...));
+            $this->none(self::KEPT, UndoRefused::isKeptForMore(...));
         }
         if ([] !== array_intersect(['album_page', 'album'], $tables)) {
-            $this->none(self::IN_ALBUMS, StepRefused::isInAnAlbum(...));
+            $this->none(self::IN_ALBUMS, UndoRefused::isInAnAlbum(...));
         }
         if (\in_array('errand', $tables, true)) {
-            $this->none(self::BASKETS, StepRefused::basketIsTaken(...));
+            $this->none(self::BASKETS, UndoRefused::basketIsTaken(...));
         }
     }
 

@@ -61,7 +61,7 @@ final readonly class UndoInParts
 
             return $run;
         } catch (Refusal $refused) {
-            throw 0 < $this->parts->done($run) ? StepRefused::isHalfUndone($refused->getMessage()) : $this->letGo($requestId, $refused);
+            throw 0 < $this->parts->done($run) ? UndoRefused::isHalfUndone($refused->getMessage()) : $this->letGo($requestId, $refused);
         }
     }
 
@@ -85,7 +85,7 @@ final readonly class UndoInParts
         );
         $run = $this->undoOf($requestId);
         if (0 === $begun && !$this->isHalfDone($requestId)) {
-            throw StepRefused::nothingToUndo();
+            throw UndoRefused::nothingToUndo();
         }
 
         return (string) $run;

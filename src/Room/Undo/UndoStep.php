@@ -45,13 +45,13 @@ final readonly class UndoStep
         $columns = $this->database->fetchAssociative('SELECT account_id, is_undoable, undone_by FROM write_request WHERE id = ?', [$requestId]);
         $request = new Row(false === $columns ? ['is_undoable' => 0] : $columns);
         if (!$request->flag('is_undoable') || null !== $request->textOrNull('undone_by')) {
-            throw StepRefused::nothingToUndo();
+            throw UndoRefused::nothingToUndo();
         }
         $back = $this->journal->count($requestId) > self::MOST_AT_ONCE
             ? $this->longStep($step, $requestId, $request->int('account_id'))
             : $this->atOnce($step, $request->int('account_id'), $this->allChanges($requestId));
         if ($back->isNothing()) {
-            throw StepRefused::nothingToUndo();
+            throw UndoRefused::nothingToUndo();
         }
         $this->database->update('write_request', ['undone_by' => $step->requestId], ['id' => $requestId]);
         $this->entities->clear();
@@ -185,7 +185,7 @@ final readonly class UndoStep
                 && ('movement' !== $change->table
                     || Reason::from(Row::word($this->database->fetchOne('SELECT reason FROM movement WHERE id = ?', [$change->row])))->isOfTheLoop());
             if (!$isLoop) {
-                throw StepRefused::isTheOwnersStep();
+                throw UndoRefused::isTheOwnersStep();
             }
         }
     }

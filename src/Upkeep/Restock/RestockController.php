@@ -142,6 +142,6 @@ final class RestockController extends Page
     {
         $item = $this->items->one($id);
 
-        return $item->tracking->isSingle() ? throw StepRefused::isNoStock($item->name) : $item;
+        return $item->tracking->isSingle() ? throw RestockRefused::isNoStock($item->name) : $item;
     }
 }

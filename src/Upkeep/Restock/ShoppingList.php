@@ -39,7 +39,7 @@ final readonly class ShoppingList
             [$item->id, $seen],
         );
         if ($seen > 0 && false !== $came) {
-            throw StepRefused::cameMeanwhile($item->name);
+            throw RestockRefused::cameMeanwhile($item->name);
         }
     }
 

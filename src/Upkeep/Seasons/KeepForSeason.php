@@ -18,7 +18,7 @@ final class KeepForSeason
             throw StepRefused::notAPlaceOfStorage(RetiredAddress::onLabel($place->address));
         }
         if ($isKept && null !== $place->fileAfterUses) {
-            throw StepRefused::isForNewThings($place->address);
+            throw SeasonsRefused::isForNewThings($place->address);
         }
         $place->isForSeason = $isKept;
     }

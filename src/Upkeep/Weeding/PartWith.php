@@ -27,7 +27,7 @@ final readonly class PartWith
         $outside = $fate->outside();
         [$box, $quantity] = $this->waits($item, $fate);
         if (null === $outside) {
-            throw StepRefused::waitsInNoBox($item->name);
+            throw WeedingRefused::waitsInNoBox($item->name);
         }
         $this->log->move($step, $item->moves($quantity, $box, $this->places->outside($outside), Reason::Discard), null, 'from the '.$box->address);
     }
@@ -45,6 +45,6 @@ final readonly class PartWith
         $box = $this->errands->parting($fate);
         $quantity = null === $box ? 0 : $this->log->quantity((int) $item->id, (int) $box->id);
 
-        return null === $box || $quantity < 1 ? throw StepRefused::waitsInNoBox($item->name) : [$box, $quantity];
+        return null === $box || $quantity < 1 ? throw WeedingRefused::waitsInNoBox($item->name) : [$box, $quantity];
     }
 }

@@ -78,7 +78,11 @@ final class HoldTest extends TestCase
         self::assertSame([], array_values(preg_grep($bound, preg_grep('~^\s*#|--daily~', $begun, \PREG_GREP_INVERT) ?: [], \PREG_GREP_INVERT) ?: []));
     }
 
-    /** What has ended and is not yet laid to rest by its parent (Z) runs no more; a command line is empty while it is being exchanged, too. */
+    /**
+     * What has ended and is not yet laid to rest by its parent (Z) runs no more; a command line is empty while it is being exchanged, too.
+     *
+     * @phpstan-impure
+     */
     private function runs(int $process): bool
     {
         return 1 === preg_match('~^State:\s+[^ZX]~m', (string) @file_get_contents("/proc/{$process}/status"));
