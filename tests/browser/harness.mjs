@@ -247,10 +247,16 @@ export const space = (page) => press(page, () => page.keyboard.press('Space'));
 
 const axe = () => readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** What axe finds on a page, whose person came with bypassCSP: the script is put into it from outside. */
-export async function violations(page) {
+/**
+ * What axe finds on a page, whose person came with bypassCSP: the script is put into it from outside.
+ * @param {object} how options of axe; `without` is a selector of what is not looked at
+ */
+export async function violations(page, { without = '', ...how } = {}) {
     await page.evaluate(axe());
-    const report = await page.evaluate(() => window.axe.run(document, { resultTypes: ['violations'] }));
+    const report = await page.evaluate(
+        ([left, options]) => window.axe.run(left === '' ? document : { exclude: [left] }, { resultTypes: ['violations'], ...options }),
+        [without, how],
+    );
     return report.violations.map(
         (violation) =>
             `${violation.id}: ${violation.nodes
