@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Migrations;
 
 use App\Platform\Database\Row;
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 use Lottel\Core\Colour\ColourWords;
 use Lottel\Core\Colour\Srgb;
 use Lottel\Core\Words\SizeWords;
 
 /** Only adds columns, tables and triggers, so that no table is rebuilt. */
-final class Version20261125000003 extends AbstractMigration
+final class Version20261125000003 extends WatchingMigration
 {
     public function getDescription(): string
     {
@@ -29,9 +28,7 @@ final class Version20261125000003 extends AbstractMigration
 
     public function postUp(Schema $schema): void
     {
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
         $this->indexColoursAndSizes();
     }
 

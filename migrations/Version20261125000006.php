@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Migrations;
 
 use App\Platform\Database\Row;
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Grammage;
@@ -18,7 +17,7 @@ use Lottel\Core\Paper\SheetSize;
  * Papers get typed measures. What was written about weight, direction and finish is read; what cannot be read is kept in the note.
  * A size is taken from a name that speaks of one.
  */
-final class Version20261125000006 extends AbstractMigration
+final class Version20261125000006 extends WatchingMigration
 {
     private const DIRECTIONS = [
         'upright' => Direction::Height, 'up' => Direction::Height, 'along the height' => Direction::Height, 'across' => Direction::Width,
@@ -59,9 +58,7 @@ final class Version20261125000006 extends AbstractMigration
         foreach ($items as $columns) {
             $this->measure(new Row($columns), $unit);
         }
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 
     private function measure(Row $item, LengthUnit $unit): void

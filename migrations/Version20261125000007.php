@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
 /** Only adds columns and tables. */
-final class Version20261125000007 extends AbstractMigration
+final class Version20261125000007 extends WatchingMigration
 {
     private const SIDES = 'width INTEGER NOT NULL CHECK (width > 0), height INTEGER NOT NULL CHECK (height > 0)';
 
@@ -63,9 +62,7 @@ final class Version20261125000007 extends AbstractMigration
 
     public function postUp(Schema $schema): void
     {
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 
     /** @return list<string> */

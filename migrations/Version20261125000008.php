@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
 /** Only adds columns and tables. */
-final class Version20261125000008 extends AbstractMigration
+final class Version20261125000008 extends WatchingMigration
 {
     public function getDescription(): string
     {
@@ -54,8 +53,6 @@ final class Version20261125000008 extends AbstractMigration
 
     public function postUp(Schema $schema): void
     {
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 }

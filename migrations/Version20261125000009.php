@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
 /** Only adds columns and tables. */
-final class Version20261125000009 extends AbstractMigration
+final class Version20261125000009 extends WatchingMigration
 {
     /** A kit is carried from its tray into a folder, and back. */
     private const LINKS = [
@@ -164,8 +163,6 @@ final class Version20261125000009 extends AbstractMigration
 
     public function postUp(Schema $schema): void
     {
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 }

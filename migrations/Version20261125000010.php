@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
 /** Only adds a column, tables, an index and a place outside. */
-final class Version20261125000010 extends AbstractMigration
+final class Version20261125000010 extends WatchingMigration
 {
     /** A thing is lent, and what was borrowed is given back. */
     private const LINKS = [
@@ -111,8 +110,6 @@ final class Version20261125000010 extends AbstractMigration
 
     public function postUp(Schema $schema): void
     {
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 }

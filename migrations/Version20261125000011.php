@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
 /** Only adds tables. */
-final class Version20261125000011 extends AbstractMigration
+final class Version20261125000011 extends WatchingMigration
 {
     /** A thing lies in a basket on its way from one home to another. */
     private const LINKS = [
@@ -109,8 +108,6 @@ final class Version20261125000011 extends AbstractMigration
 
     public function postUp(Schema $schema): void
     {
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 }

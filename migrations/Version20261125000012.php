@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace App\Migrations;
 
 use App\Platform\Database\Row;
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 use Lottel\Core\Measure\InvalidLength;
 use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Paper\CutSizes;
 
 /** What was written about the sizes that a die cuts is read; what cannot be read is kept in the note. */
-final class Version20261125000012 extends AbstractMigration
+final class Version20261125000012 extends WatchingMigration
 {
     public function getDescription(): string
     {
@@ -59,9 +58,7 @@ final class Version20261125000012 extends AbstractMigration
         foreach ($dies as $columns) {
             $this->measure(new Row($columns), $unit);
         }
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 
     private function measure(Row $die, LengthUnit $unit): void

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Migrations;
 
-use App\Platform\Database\StepJournal;
+use App\Platform\Steps\WatchingMigration;
 use Doctrine\DBAL\Schema\Schema;
-use Doctrine\Migrations\AbstractMigration;
 
 /** Adds a column; names that differ in small and capital letters alone become one. */
-final class Version20261125000015 extends AbstractMigration
+final class Version20261125000015 extends WatchingMigration
 {
     public function getDescription(): string
     {
@@ -25,9 +24,7 @@ final class Version20261125000015 extends AbstractMigration
     {
         $this->oneSpelling('unit', 'wall');
         $this->oneSpelling('item', 'colour_name');
-        foreach (StepJournal::install($this->connection) as $sql) {
-            $this->connection->executeStatement($sql);
-        }
+        $this->watch();
     }
 
     /** The spelling that came first is the one. */

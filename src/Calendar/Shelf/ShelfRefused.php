@@ -18,4 +18,9 @@ final class ShelfRefused
     {
         return new StepRefused(\sprintf('%s is in “%s” already.', $page, $album));
     }
+
+    public static function isInAnAlbum(string $page): StepRefused
+    {
+        return new StepRefused(\sprintf('%s has another place in an album meanwhile: take it out there first.', $page));
+    }
 }

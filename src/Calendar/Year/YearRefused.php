@@ -18,4 +18,9 @@ final class YearRefused
     {
         return new StepRefused(\sprintf('“%s” is planned for %s. Take that kit off first, or let the date be.', $kit, $occasion));
     }
+
+    public static function isKeptForMore(string $piece): StepRefused
+    {
+        return new StepRefused(\sprintf('%s would be kept for more days than there are of it: see for which on the shelf, and put one back first.', $piece));
+    }
 }

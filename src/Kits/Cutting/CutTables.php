@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Kits\Cutting;
 
+use App\Kits\Kits\HasPartsOfKits;
+use App\Kits\Kits\KitPart;
 use App\Platform\Database\DeclaresTables;
 use App\Platform\Database\SchemaTables;
+use App\Platform\Steps\WatchedTable;
+use App\Platform\Steps\WatchesTables;
+use App\Room\Catalogue\HasPartsOfThings;
+use App\Room\Catalogue\ThingPart;
 use Doctrine\DBAL\Types\Types;
 
 /** What a cut made of a sheet. */
-final readonly class CutTables implements DeclaresTables
+final readonly class CutTables implements DeclaresTables, WatchesTables, HasPartsOfKits, HasPartsOfThings
 {
     public function declareTables(SchemaTables $tables): void
     {
@@ -30,5 +36,22 @@ final readonly class CutTables implements DeclaresTables
         }
         $part->addIndex(['cut_id'], 'cut_part_cut');
         $part->addIndex(['movement_id'], 'cut_part_movement');
+    }
+
+    public function watched(): array
+    {
+        return [new WatchedTable('piece', inWords: 'the cutting table', isOfTheLoop: true),
+            new WatchedTable('sheet_in_work', inWords: 'the cutting table', isOfTheLoop: true),
+            new WatchedTable('cut_plan', ['setting', 'effort'], 'the cutting table', isOfTheLoop: true)];
+    }
+
+    public function partsOfKits(): array
+    {
+        return [KitPart::goesWith('piece', 'id || quantity || scored'), KitPart::goesWith('sheet_in_work', 'id || tree'), KitPart::goesWith('cut_plan')];
+    }
+
+    public function partsOfThings(): array
+    {
+        return [ThingPart::keeps('piece', 'SELECT k.name FROM piece p JOIN kit k ON k.id = p.kit_id WHERE p.paper_id = :item OR p.item_id = :item')];
     }
 }

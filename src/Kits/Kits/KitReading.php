@@ -22,7 +22,7 @@ final readonly class KitReading
         FROM kit k LEFT JOIN place p ON p.id = k.tray_id
         SQL;
 
-    public function __construct(private Connection $database, private RoomClock $roomClock)
+    public function __construct(private Connection $database, private RoomClock $roomClock, private PartsOfKit $parts)
     {
     }
 
@@ -94,18 +94,9 @@ final readonly class KitReading
     /** Returns what changes whenever anybody does something with a kit: its last movement, its list and its stage. */
     public function version(int $id): string
     {
-        $row = $this->database->fetchNumeric(
-            'SELECT k.stage, k.tray_id, (SELECT max(id) FROM movement WHERE kit_id = k.id),
-                    (SELECT group_concat(n.id || n.state || n.taken || n.quantity) FROM need n WHERE n.kit_id = k.id),
-                    (SELECT group_concat(o.item_id) FROM put_off o WHERE o.kit_id = k.id),
-                    (SELECT group_concat(s.id || s.tree) FROM sheet_in_work s WHERE s.kit_id = k.id),
-                    (SELECT group_concat(c.id || c.quantity || c.scored) FROM piece c WHERE c.kit_id = k.id),
-                    (SELECT d.revision FROM design d WHERE d.kit_id = k.id),
-                    (SELECT group_concat(m.step || m.done) FROM making_step m WHERE m.kit_id = k.id) FROM kit k WHERE k.id = ?',
-            [$id],
-        );
+        $row = $this->database->fetchNumeric('SELECT stage, tray_id, (SELECT max(id) FROM movement WHERE kit_id = kit.id) FROM kit WHERE id = ?', [$id]);
 
-        return substr(hash('xxh128', json_encode($row, \JSON_THROW_ON_ERROR)), 0, 16);
+        return substr(hash('xxh128', json_encode([$row, $this->parts->sign($id)], \JSON_THROW_ON_ERROR)), 0, 16);
     }
 
     /** @return list<NeedRow> the list with what can be had of each line */

@@ -43,4 +43,14 @@ final class KitsRefused
     {
         return new StepRefused(\sprintf('“%s” has been pulled; it can be closed, not deleted.', $kit));
     }
+
+    public static function trayIsGone(): StepRefused
+    {
+        return new StepRefused('That kit has left its tray since; pull the thing anew instead.');
+    }
+
+    public static function trayHasAnother(): StepRefused
+    {
+        return new StepRefused('Another kit is on that tray by now. Nothing was changed.');
+    }
 }

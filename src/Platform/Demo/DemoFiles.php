@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Platform\Demo;
 
+use App\Platform\Story\Said;
 use Symfony\Component\Yaml\Yaml;
 
 /** Reads the files of the demo room. */

@@ -8,6 +8,7 @@ use App\Kits\Design\BeginDesign;
 use App\Kits\Design\KeepPattern;
 use App\Kits\Kits\Kit;
 use App\Platform\Steps\Step;
+use App\Platform\Story\Said;
 use Lottel\Core\Cutting\PaperWish;
 use Lottel\Core\Design\Block;
 use Lottel\Core\Design\Design;

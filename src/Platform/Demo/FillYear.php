@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Platform\Demo;
 
 use App\Calendar\Shelf\Albums;
-use App\Calendar\Shelf\GiftWay;
-use App\Calendar\Shelf\GivePiece;
 use App\Calendar\Shelf\KeepForDay;
 use App\Calendar\Year\Contacts;
 use App\Calendar\Year\HoursAtBench;
@@ -16,7 +14,7 @@ use App\Calendar\Year\Occasion;
 use App\Calendar\Year\OccasionDescription;
 use App\Calendar\Year\SayTime;
 use App\Kits\Kits\Kit;
-use App\Platform\Steps\Step;
+use App\Platform\Story\Said;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\Price;
 use Doctrine\ORM\EntityManagerInterface;
@@ -37,7 +35,6 @@ final readonly class FillYear
         private SayTime $say,
         private EntityManagerInterface $entities,
         private FurnishRoom $room,
-        private GivePiece $give,
         private KeepForDay $keepForDay,
         private Albums $albums,
     ) {
@@ -80,19 +77,6 @@ final readonly class FillYear
     }
 
     /** Where finished pieces went. */
-    public function gave(Step $step, Said $gift, Day $day): void
-    {
-        ($this->give)(
-            $step,
-            $this->room->item($gift->text('gave')),
-            $gift->int('quantity', 1),
-            GiftWay::from($gift->text('way')),
-            $this->contacts->named($gift->text('to')),
-            $day,
-            $gift->has('cents') ? $gift->int('cents') : null,
-        );
-    }
-
     /** For whom some finished pieces are kept, what was paid, and the album. */
     public function shelf(Day $today): void
     {

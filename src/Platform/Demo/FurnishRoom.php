@@ -10,6 +10,7 @@ use App\People\Accounts\People;
 use App\Platform\Security\Account;
 use App\Platform\Security\Role;
 use App\Platform\Steps\Step;
+use App\Platform\Story\Said;
 use App\Room\Catalogue\DescribeItem;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\Items;

@@ -30,7 +30,7 @@ final readonly class Field
     ) {
     }
 
-    /** @param string $said as it stands in config/room_format.yaml */
+    /** @param string $said as it stands in config/room_format */
     public static function of(string $name, string $said): self
     {
         $otherwise = str_contains($said, ' else ') ? substr($said, (int) strpos($said, ' else ') + 6) : null;

@@ -34,7 +34,7 @@ final class RoomFile
     public function rows(Section $section): iterable
     {
         $count = 0;
-        foreach ($this->json->entries($this->starts[$section->name], $section->name) as $index => $entry) {
+        foreach ($this->entries($section) as $index => $entry) {
             yield $index => $section->read($entry, $index);
             $this->counts[$section->name] = ++$count;
             if (0 === $count % self::TELL_EACH) {
@@ -74,7 +74,7 @@ final class RoomFile
     /** Returns the path of a row, by its number. */
     public function path(Section $section, int $id): string
     {
-        foreach ($this->json->entries($this->starts[$section->name], $section->name) as $index => $entry) {
+        foreach ($this->entries($section) as $index => $entry) {
             if ($entry instanceof \stdClass && ($entry->id ?? null) === $id) {
                 return "{$section->name}[{$index}]";
             }
@@ -102,11 +102,17 @@ final class RoomFile
             ));
         }
         $known = ['format', 'version', 'exported_at', 'last_numbers', 'photos', ...array_column($this->format->sections(), 'name')];
-        array_map($this->needs(...), $known);
+        array_map($this->needs(...), array_diff($known, $this->format->since()));
         $unknown = array_diff(array_keys($this->starts), $known);
         if ([] !== $unknown) {
             throw new InvalidRoomFile((string) reset($unknown), 'This field is not known.');
         }
+    }
+
+    /** @return iterable<int, mixed> */
+    private function entries(Section $section): iterable
+    {
+        return isset($this->starts[$section->name]) ? $this->json->entries($this->starts[$section->name], $section->name) : [];
     }
 
     private function needs(string $field): void

@@ -6,7 +6,7 @@ namespace App\Platform\Exchange;
 
 use Symfony\Component\Yaml\Yaml;
 
-/** Which sections and fields a room's file has, as config/room_format.yaml says. */
+/** Which sections and fields a room's file has, as the parts of the areas in config/room_format say. */
 final class RoomFormat
 {
     public const NAME = 'lottel-room';
@@ -49,6 +49,14 @@ final class RoomFormat
             }
         }
         throw new \LogicException("There is no section {$name}.");
+    }
+
+    /** @return list<string> the sections that an earlier file has not */
+    public function since(): array
+    {
+        $since = array_filter($this->sections(), static fn (Section $section): bool => $section->isSince);
+
+        return array_values(array_map(static fn (Section $section): string => $section->name, $since));
     }
 
     /** @return array<string, mixed> the file's shape as a JSON Schema, draft 2020-12 */
@@ -94,7 +102,7 @@ final class RoomFormat
             'description' => 'A whole room in one file, as lottel:export writes it and lottel:import reads it. The laws of the log hold in it.',
             'type' => 'object',
             'properties' => $properties,
-            'required' => array_keys($properties),
+            'required' => array_values(array_diff(array_keys($properties), $this->since())),
             'additionalProperties' => false,
         ];
     }
@@ -103,11 +111,13 @@ final class RoomFormat
     private function load(): array
     {
         $sections = [];
-        /** @var array<string, array{table: string, says: string, fields: array<string, string>}> $said */
-        $said = Yaml::parseFile($this->projectDir.'/config/room_format.yaml');
-        foreach ($said as $name => $section) {
-            $fields = array_map(Field::of(...), array_keys($section['fields']), array_values($section['fields']));
-            $sections[] = new Section($name, $section['table'], $section['says'], $fields);
+        foreach (glob($this->projectDir.'/config/room_format/*.yaml') ?: [] as $area) {
+            /** @var array<string, array{table: string, says: string, else?: string, fields: array<string, string>}> $said */
+            $said = Yaml::parseFile($area);
+            foreach ($said as $name => $section) {
+                $fields = array_map(Field::of(...), array_keys($section['fields']), array_values($section['fields']));
+                $sections[] = new Section($name, $section['table'], $section['says'], $fields, isset($section['else']));
+            }
         }
 
         return $sections;

@@ -7,8 +7,11 @@ namespace App\Platform\Exchange;
 /** A part of a room's file: rows of one table. */
 final readonly class Section
 {
-    /** @param list<Field> $fields */
-    public function __construct(public string $name, public string $table, public string $says, public array $fields)
+    /**
+     * @param list<Field> $fields
+     * @param bool $isSince whether an earlier file has none of it
+     */
+    public function __construct(public string $name, public string $table, public string $says, public array $fields, public bool $isSince = false)
     {
     }
 

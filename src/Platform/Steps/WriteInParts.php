@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Platform\Steps;
 
 use App\Platform\Database\Row;
-use App\Platform\Database\StepJournal;
 use App\Platform\Security\Account;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;

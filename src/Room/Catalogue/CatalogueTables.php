@@ -6,10 +6,12 @@ namespace App\Room\Catalogue;
 
 use App\Platform\Database\DeclaresTables;
 use App\Platform\Database\SchemaTables;
+use App\Platform\Steps\WatchedTable;
+use App\Platform\Steps\WatchesTables;
 use Doctrine\DBAL\Types\Types;
 
 /** What goes with what, how a thing was counted before, where it is in a photo. */
-final readonly class CatalogueTables implements DeclaresTables
+final readonly class CatalogueTables implements DeclaresTables, WatchesTables, HasPartsOfThings
 {
     public function declareTables(SchemaTables $tables): void
     {
@@ -37,5 +39,25 @@ final readonly class CatalogueTables implements DeclaresTables
         }
         $spot->addUniqueIndex(['item_id'], 'spot_item');
         $spot->addIndex(['place_id'], 'spot_place');
+    }
+
+    public function watched(): array
+    {
+        return [new WatchedTable('item', follows: ['used_at', 'since']),
+            new WatchedTable('companion', goesWithItsThing: true),
+            new WatchedTable('spot', inWords: 'what the photo says', goesWithItsThing: true),
+            new WatchedTable('price', inWords: 'what was paid'),
+            new WatchedTable('rest', inWords: 'how it lies')];
+    }
+
+    public function partsOfThings(): array
+    {
+        return [
+            ThingPart::goesWith('companion', 'item_id = :item OR other_id = :item'),
+            ThingPart::goesWith('spot'),
+            ThingPart::goesWith('price'),
+            ThingPart::goesWith('rest'),
+            ThingPart::letsGo('item', 'parent_id'),
+        ];
     }
 }

@@ -12,12 +12,19 @@ use Lottel\Core\Log\PlaceNature;
 use Lottel\Core\Log\RefusedRetracking;
 use Lottel\Core\Log\Retracking;
 use Lottel\Core\Log\Tracking;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /** Counts a thing in another way from now on; the log keeps its lines as they were counted. */
 final readonly class CountOtherwise
 {
-    public function __construct(private Connection $database, private EntityManagerInterface $entities, private ItemIndex $index)
-    {
+    /** @param iterable<CountsThings> $areas */
+    public function __construct(
+        #[AutowireIterator(CountsThings::class)]
+        private iterable $areas,
+        private Connection $database,
+        private EntityManagerInterface $entities,
+        private ItemIndex $index,
+    ) {
     }
 
     /**
@@ -27,7 +34,9 @@ final readonly class CountOtherwise
     public function __invoke(Item $item, Retracking $retracking): void
     {
         $this->entities->flush();
-        $this->checkNobodyIsOwed($item);
+        foreach ($this->areas as $area) {
+            $area->checkRecount($item);
+        }
         $last = $this->database->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]);
         if (null !== $last && false !== $last) {
             $this->database->insert('retracking', [
@@ -36,22 +45,11 @@ final readonly class CountOtherwise
             ]);
             $this->convertBalances($item, $retracking);
         }
-        $this->convertLists($item, $retracking);
+        foreach ($this->areas as $area) {
+            $area->recount($item, $retracking);
+        }
         $item->tracking = $retracking->to;
         $this->index->item($item);
-    }
-
-    /** A loan is written down as the thing was counted then. */
-    private function checkNobodyIsOwed(Item $item): void
-    {
-        $loan = $this->database->fetchAssociative(
-            'SELECT l.way, c.name FROM loan l JOIN contact c ON c.id = l.contact_id WHERE l.item_id = ? AND l.ended < l.quantity LIMIT 1',
-            [$item->id],
-        );
-        if (false !== $loan) {
-            $row = new Row($loan);
-            throw CatalogueRefused::isOnLoan($item->name, $row->text('way').('lent' === $row->text('way') ? ' to ' : ' from ').$row->text('name'));
-        }
     }
 
     private function convertBalances(Item $item, Retracking $retracking): void
@@ -83,21 +81,6 @@ final readonly class CountOtherwise
             $this->database->delete('balance', $balance);
         } else {
             $this->database->update('balance', ['quantity' => $quantity], $balance);
-        }
-    }
-
-    private function convertLists(Item $item, Retracking $retracking): void
-    {
-        foreach ($this->database->fetchAllAssociative('SELECT id, quantity, taken FROM need WHERE item_id = ?', [$item->id]) as $columns) {
-            $need = new Row($columns);
-            $quantity = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted($need->int('quantity')));
-            $taken = $retracking->converted($need->int('taken'));
-            $this->database->update('need', ['quantity' => $quantity, 'taken' => $taken], ['id' => $need->int('id')]);
-        }
-        $shares = $this->database->fetchAllKeyValue('SELECT s.id, s.each FROM share s JOIN need n ON n.id = s.need_id WHERE n.item_id = ?', [$item->id]);
-        foreach ($shares as $share => $each) {
-            $dealt = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted(Row::number($each)));
-            $this->database->update('share', ['each' => $dealt], ['id' => $share]);
         }
     }
 }

@@ -6,10 +6,14 @@ namespace App\Room\Labels;
 
 use App\Platform\Database\DeclaresTables;
 use App\Platform\Database\SchemaTables;
+use App\Platform\Steps\WatchedTable;
+use App\Platform\Steps\WatchesTables;
+use App\Room\Catalogue\HasPartsOfThings;
+use App\Room\Catalogue\ThingPart;
 use Doctrine\DBAL\Types\Types;
 
 /** Labels that are wanted, and the sheets they are printed on. */
-final readonly class LabelTables implements DeclaresTables
+final readonly class LabelTables implements DeclaresTables, WatchesTables, HasPartsOfThings
 {
     public function declareTables(SchemaTables $tables): void
     {
@@ -23,5 +27,16 @@ final readonly class LabelTables implements DeclaresTables
         $sheet = $tables->numbered('label_sheet');
         $tables->text($sheet, 'name', 60);
         $sheet->addColumn('measures', Types::TEXT);
+    }
+
+    public function watched(): array
+    {
+        return [new WatchedTable('label_wish', inWords: 'the list of labels to print', goesOn: true, goesWithItsThing: true),
+            new WatchedTable('label_sheet')];
+    }
+
+    public function partsOfThings(): array
+    {
+        return [ThingPart::goesWith('label_wish')];
     }
 }

@@ -6,10 +6,12 @@ namespace App\Room\Log;
 
 use App\Platform\Database\DeclaresTables;
 use App\Platform\Database\SchemaTables;
+use App\Platform\Steps\WatchedTable;
+use App\Platform\Steps\WatchesTables;
 use Doctrine\DBAL\Types\Types;
 
 /** The lines of the log, and how much of a thing is in a place. Only LogBook writes them, and nothing changes a line. */
-final readonly class LogTables implements DeclaresTables
+final readonly class LogTables implements DeclaresTables, WatchesTables
 {
     public function declareTables(SchemaTables $tables): void
     {
@@ -38,5 +40,10 @@ final readonly class LogTables implements DeclaresTables
         $balance->addColumn('quantity', Types::INTEGER);
         $balance->setPrimaryKey(['item_id', 'place_id']);
         $balance->addIndex(['place_id', 'item_id', 'quantity'], 'balance_place');
+    }
+
+    public function watched(): array
+    {
+        return [new WatchedTable('movement', isOfTheLoop: true, goesOn: true, isLog: true)];
     }
 }

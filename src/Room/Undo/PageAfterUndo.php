@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Room\Undo;
 
 use Doctrine\DBAL\Connection;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 use Symfony\Component\Routing\Exception\ExceptionInterface;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Symfony\Component\Routing\Matcher\UrlMatcherInterface;
@@ -13,15 +14,20 @@ use Symfony\Component\Routing\Matcher\UrlMatcherInterface;
 final readonly class PageAfterUndo
 {
     private const SUBJECTS = [
-        'kits' => ['SELECT 1 FROM kit WHERE id = ? AND removed_at IS NULL', 'plan'],
         'items' => ['SELECT 1 FROM item WHERE id = ? AND removed_at IS NULL', 'stores'],
         'places' => ['SELECT 1 FROM place WHERE address = ? AND retired_at IS NULL', 'stores'],
         'units' => ['SELECT 1 FROM unit WHERE letters = ?', 'stores'],
         'plan' => ['SELECT 1 FROM room WHERE id = ?', 'floor_plan'],
     ];
 
-    public function __construct(private Connection $database, private UrlMatcherInterface $matcher, private UrlGeneratorInterface $urls)
-    {
+    /** @param iterable<HasPages> $areas */
+    public function __construct(
+        #[AutowireIterator(HasPages::class)]
+        private iterable $areas,
+        private Connection $database,
+        private UrlMatcherInterface $matcher,
+        private UrlGeneratorInterface $urls,
+    ) {
     }
 
     public function to(string $path): string
@@ -35,13 +41,26 @@ final readonly class PageAfterUndo
         } catch (ExceptionInterface) {
             return $this->urls->generate('log');
         }
-        if (1 !== preg_match('#^/(?:stores/)?(kits|items|places|units|plan)/([^/]+)#', $bare, $m)) {
+        if (1 !== preg_match('#^/(?:stores/)?(\w+)/([^/]+)#', $bare, $m)) {
             return $path;
         }
-        [$sql, $otherwise] = self::SUBJECTS[$m[1]];
-        $subject = $route['id'] ?? $route['address'] ?? $route['letters'] ?? $m[2];
+        $named = $route['id'] ?? $route['address'] ?? $route['letters'] ?? $m[2];
+        $otherwise = $this->whereGone($m[1], \is_scalar($named) ? (string) $named : $m[2]);
 
-        return false === $this->database->fetchOne($sql, [$subject]) ? $this->urls->generate($otherwise) : $path;
+        return null === $otherwise ? $path : $this->urls->generate($otherwise);
+    }
+
+    /** The nearest page where what an address is about is gone; null where it is there. */
+    private function whereGone(string $pages, string $subject): ?string
+    {
+        foreach ($this->areas as $area) {
+            if ($pages === $area->pagesBeginWith()) {
+                return $area->isThere($subject) ? null : $area->otherwise();
+            }
+        }
+        [$sql, $otherwise] = self::SUBJECTS[$pages] ?? [null, null];
+
+        return null === $sql || false !== $this->database->fetchOne($sql, [$subject]) ? null : $otherwise;
     }
 
     /**

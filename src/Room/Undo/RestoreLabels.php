@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Room\Undo;
 
-use App\Platform\Database\Change;
 use App\Platform\Database\Rows;
-use App\Platform\Database\StepChange;
+use App\Platform\Steps\Change;
+use App\Platform\Steps\StepChange;
 use Doctrine\DBAL\Connection;
 
 /** Labels that were wished for because of a step are not needed after its undo; those printed since are wished for anew. */

@@ -4,25 +4,30 @@ declare(strict_types=1);
 
 namespace App\Room\Undo;
 
-use App\Platform\Database\Change;
 use App\Platform\Database\Rows;
-use App\Platform\Database\StepChange;
+use App\Platform\Steps\Change;
 use App\Platform\Steps\Step;
+use App\Platform\Steps\StepChange;
 use App\Platform\Steps\StepRefused;
+use App\Platform\Steps\WatchedTables;
 use App\Room\Log\LogBook;
 use Doctrine\DBAL\Exception\ForeignKeyConstraintViolationException;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\Undone;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /** Walks through what a step changed, backwards, and puts each row back as it was; or refuses and changes nothing. */
 final readonly class RestoreRows
 {
+    /** @param iterable<RestoresRows> $areas */
     public function __construct(
+        #[AutowireIterator(RestoresRows::class)]
+        private iterable $areas,
+        private WatchedTables $tables,
         private Rows $rows,
         private RestoreStores $stores,
-        private RestoreKits $kits,
         private RestoreLabels $labels,
         private LogBook $log,
         private EntityManagerInterface $entities,
@@ -41,13 +46,10 @@ final readonly class RestoreRows
         $this->entities->clear();
         $this->checkUnchanged($changes);
         $back = new Undone();
-        $busy = $this->kits->goneOnSince($changes);
         $printed = $this->labels->printedSince($changes);
         try {
             foreach (array_reverse($changes) as $change) {
-                if ('kit' !== $change->table || !\in_array($change->row, $busy, true) || !$this->kits->isLife($change)) {
-                    $this->one($step, $change, $back);
-                }
+                $this->one($step, $change, $changes, $back);
             }
         } catch (UniqueConstraintViolationException) {
             throw UndoRefused::isGivenToAnother();
@@ -65,12 +67,18 @@ final readonly class RestoreRows
         return $back;
     }
 
-    private function one(Step $step, StepChange $change, Undone $back): void
+    /** @param list<StepChange> $all */
+    private function one(Step $step, StepChange $change, array $all, Undone $back): void
     {
+        foreach ($this->areas as $area) {
+            if (\in_array($change->table, $area->restores(), true)) {
+                $area->restore($step, $change, $all, $back);
+
+                return;
+            }
+        }
         match ($change->table) {
             'movement' => $this->move($step, $change, $back),
-            'kit' => $this->kits->kit($step, $change, $back),
-            'need' => $this->kits->need($change, $back),
             'label_wish' => $this->labels->wish($change),
             'item' => $this->stores->item($step, $change, $back),
             'place' => $this->stores->place($step, $change, $back),
@@ -87,12 +95,11 @@ final readonly class RestoreRows
             return;
         }
         $line = $this->log->reverse($step, $change->row);
-        $this->kits->checkTray($line);
         $name = (string) ($this->rows->get('item', $line->movement->item)['name'] ?? '');
         $to = $line->movement->from;
         $to->nature->isInside() ? $back->moved($name, $to->label) : $back->left($name, $to->label);
-        if ($change->isOld) {
-            $this->kits->wakeUp($line, $back);
+        foreach ($this->areas as $area) {
+            $area->afterReversal($line, $change, $back);
         }
     }
 
@@ -103,27 +110,8 @@ final readonly class RestoreRows
             Change::Update => $this->rows->put($change->table, $change->row, $change->was),
             Change::Delete => $this->rows->add($change->table, $change->row, $change->was),
         };
-        $back->asBefore(match ($change->table) {
-            'put_off' => 'the order of the way home',
-            'spot' => 'what the photo says',
-            'piece', 'sheet_in_work', 'cut_plan' => 'the cutting table',
-            'design' => 'the design',
-            'making_step' => 'the bench',
-            'kit_occasion', 'kit_time' => 'its date',
-            'other_hours' => 'the time at the bench',
-            'set_aside', 'gift' => 'the shelf',
-            'price' => 'what was paid',
-            'album_page' => 'the album',
-            'loan' => 'the loan',
-            'workshop', 'share', 'bag' => 'the class',
-            'rest' => 'how it lies',
-            'errand', 'errand_task', 'handover' => 'the round',
-            'place_count' => 'the count',
-            'stock_rule' => 'what is kept of it',
-            'folder' => 'where the folder stands',
-            'house_move', 'moving_box' => 'the move',
-            default => $this->called($change),
-        });
+        $words = $this->tables->one($change->table)->inWords;
+        $back->asBefore('' === $words ? $this->called($change) : $words);
     }
 
     /** The name of what was changed; what it is where it has none, or its name is not among what was changed. */
@@ -147,7 +135,7 @@ final readonly class RestoreRows
     {
         $left = [];
         foreach ($changes as $change) {
-            if (\in_array($change->table, ['movement', 'kit', 'need', 'label_wish', 'put_off'], true)) {
+            if ($this->tables->one($change->table)->goesOn) {
                 continue;
             }
             $left[$change->table][$change->row] = Change::Delete === $change->what ? null : $change->became + ($left[$change->table][$change->row] ?? []);
@@ -165,25 +153,13 @@ final readonly class RestoreRows
     /** @param array<string, int|string|null> $row */
     private function nameOf(string $table, array $row): string
     {
+        $words = $this->tables->one($table)->inWords;
+
         return match ($table) {
             'place' => RetiredAddress::onLabel((string) ($row['address'] ?? 'A place')),
             'unit' => (string) ($row['letters'] ?? 'A unit'),
             'companion' => 'What belongs together',
-            'sheet_in_work', 'cut_plan' => 'The cutting table',
-            'design' => 'The design',
-            'making_step' => 'The bench',
-            'kit_occasion', 'kit_time' => 'Its date',
-            'other_hours' => 'The hours of that day',
-            'set_aside', 'gift' => 'The shelf',
-            'price' => 'The price',
-            'album_page' => 'The album',
-            'loan' => 'The loan',
-            'workshop', 'share', 'bag' => 'The class',
-            'rest' => 'How it lies',
-            'errand', 'errand_task', 'handover' => 'The round',
-            'place_count' => 'The count',
-            'stock_rule' => 'What is kept of it',
-            default => (string) ($row['name'] ?? 'Something'),
+            default => '' === $words ? (string) ($row['name'] ?? 'Something') : ucfirst($words),
         };
     }
 }

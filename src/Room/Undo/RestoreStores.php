@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Room\Undo;
 
-use App\Platform\Database\Change;
 use App\Platform\Database\Row;
 use App\Platform\Database\Rows;
-use App\Platform\Database\StepChange;
+use App\Platform\Steps\Change;
 use App\Platform\Steps\Step;
+use App\Platform\Steps\StepChange;
 use App\Platform\Steps\StepRefused;
 use App\Room\Catalogue\Item;
 use App\Room\Find\FindIndex;

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Room\Undo;
 
 use App\Platform\Database\Row;
-use App\Platform\Database\StepJournal;
 use App\Platform\Security\Account;
 use App\Platform\Steps\HalfUndone;
 use App\Platform\Steps\Outcome;
 use App\Platform\Steps\Refusal;
 use App\Platform\Steps\Step;
+use App\Platform\Steps\StepJournal;
 use App\Platform\Steps\StepRefused;
 use App\Platform\Steps\WriteInParts;
 use Doctrine\DBAL\Connection;

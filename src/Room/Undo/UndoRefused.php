@@ -9,21 +9,6 @@ use App\Platform\Steps\StepRefused;
 /** What steps of this area are refused for, each with what to do instead. */
 final class UndoRefused
 {
-    public static function isKeptForMore(string $piece): StepRefused
-    {
-        return new StepRefused(\sprintf('%s would be kept for more days than there are of it: see for which on the shelf, and put one back first.', $piece));
-    }
-
-    public static function isInAnAlbum(string $page): StepRefused
-    {
-        return new StepRefused(\sprintf('%s has another place in an album meanwhile: take it out there first.', $page));
-    }
-
-    public static function basketIsTaken(string $round): StepRefused
-    {
-        return new StepRefused(\sprintf('“%s” has its basket now: end that round first.', $round));
-    }
-
     public static function othersBelongToIt(): StepRefused
     {
         return new StepRefused('Other things belong to it by now, so it stays as it is. Take those back first.');
@@ -54,19 +39,9 @@ final class UndoRefused
         return new StepRefused(\sprintf('%s is no longer in use, so it cannot be a home again. Nothing was changed.', $address));
     }
 
-    public static function trayHasAnother(): StepRefused
-    {
-        return new StepRefused('Another kit is on that tray by now. Nothing was changed.');
-    }
-
     public static function isTheOwnersStep(): StepRefused
     {
         return new StepRefused('This is a step of the owner’s; only the owner takes it back.');
-    }
-
-    public static function trayIsGone(): StepRefused
-    {
-        return new StepRefused('That kit has left its tray since; pull the thing anew instead.');
     }
 
     public static function isHalfUndone(string $why): StepRefused

@@ -5,13 +5,15 @@ declare(strict_types=1);
 namespace App\Room\Undo;
 
 use App\Platform\Database\Row;
-use App\Platform\Database\StepChange;
-use App\Platform\Database\StepJournal;
+use App\Platform\Database\Rows;
 use App\Platform\Security\Account;
 use App\Platform\Security\Role;
 use App\Platform\Steps\Step;
+use App\Platform\Steps\StepChange;
+use App\Platform\Steps\StepJournal;
 use App\Platform\Steps\StepRefused;
 use App\Platform\Steps\Unknown;
+use App\Platform\Steps\WatchedTables;
 use App\Room\Log\LogBook;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
@@ -21,14 +23,13 @@ use Lottel\Core\Log\Undone;
 /** Takes a step back, whole or about one thing, and tells what was put back. */
 final readonly class UndoStep
 {
-    /** What a helper changes while pulling, making and returning. */
-    private const LOOP_TABLES = ['kit', 'need', 'movement', 'put_off', 'piece', 'sheet_in_work', 'cut_plan', 'design', 'pattern', 'making_step'];
-
     private const MOST_AT_ONCE = 1500;
 
     public function __construct(
         private StepJournal $journal,
+        private WatchedTables $tables,
         private RestoreRows $rows,
+        private Rows $kept,
         private LogBook $log,
         private EntityManagerInterface $entities,
         private Connection $database,
@@ -162,11 +163,16 @@ final readonly class UndoStep
         return match ($change->table) {
             'movement' => Row::number($this->database->fetchOne('SELECT item_id FROM movement WHERE id = ?', [$change->row])) === $item,
             'item' => $change->row === $item,
-            'need' => $item === Row::number($change->became['item_id'] ?? $this->database->fetchOne('SELECT item_id FROM need WHERE id = ?', [$change->row])),
-            'label_wish', 'put_off', 'spot' => $item === (int) ($change->became['item_id'] ?? $change->was['item_id'] ?? 0),
-            'companion' => \in_array($item, [(int) ($change->became['item_id'] ?? 0), (int) ($change->became['other_id'] ?? 0)], true),
-            default => false,
+            default => $this->tables->one($change->table)->goesWithItsThing && $this->speaksOf($change, $item),
         };
+    }
+
+    private function speaksOf(StepChange $change, int $item): bool
+    {
+        $row = $change->became + $change->was;
+        $row += isset($row['item_id']) ? [] : ($this->kept->get($change->table, $change->row) ?? []);
+
+        return \in_array($item, [(int) ($row['item_id'] ?? 0), (int) ($row['other_id'] ?? 0)], true);
     }
 
     /**
@@ -181,7 +187,7 @@ final readonly class UndoStep
         }
         foreach ($changes as $change) {
             $isLoop =
-                \in_array($change->table, self::LOOP_TABLES, true)
+                $this->tables->one($change->table)->isOfTheLoop
                 && ('movement' !== $change->table
                     || Reason::from(Row::word($this->database->fetchOne('SELECT reason FROM movement WHERE id = ?', [$change->row])))->isOfTheLoop());
             if (!$isLoop) {

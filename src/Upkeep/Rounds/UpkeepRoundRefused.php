@@ -78,4 +78,9 @@ final class UpkeepRoundRefused extends \DomainException implements Refusal
     {
         return new self(\sprintf('%s is at home in %s: it lies where it belongs.', $item, $place));
     }
+
+    public static function basketIsTaken(string $round): self
+    {
+        return new self(\sprintf('“%s” has its basket now: end that round first.', $round));
+    }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Tests\Kits\Kits;
 
 use App\Kits\Cutting\AheadReading;
-use App\Kits\Kits\DeleteKit;
+use App\Kits\Kits\PartsOfKit;
 use App\Kits\Propose\UnusedThings;
 use App\Room\Catalogue\Item;
 use App\Tests\RoomTestCase;
@@ -75,7 +75,6 @@ final class FreeStockTest extends RoomTestCase
 
     public function testAllThatHangsOnAKitIsKnownWhenItIsDeleted(): void
     {
-        $known = [...DeleteKit::OF_KIT, ...DeleteKit::SPEAK_OF_IT, 'album_page'];
         $tables = array_map(
             strval(...),
             array_filter($this->database()->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'table'"), is_scalar(...)),
@@ -83,7 +82,8 @@ final class FreeStockTest extends RoomTestCase
         $hanging = array_filter($tables, fn (string $table): bool => false !== $this->database()->fetchOne(
             "SELECT 1 FROM pragma_foreign_key_list('$table') WHERE \"table\" = 'kit'",
         ));
-        self::assertEqualsCanonicalizing($known, array_values($hanging));
+        self::assertGreaterThan(10, \count($hanging));
+        self::assertSame([], array_diff($hanging, $this->service(PartsOfKit::class)->tables()));
     }
 
     public function testAKitThatWasHandedOverCanBeDeletedAndComesBackWhole(): void

@@ -2,8 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Platform\Database;
+namespace App\Platform\Steps;
 
+use App\Platform\Database\Row;
 use Doctrine\DBAL\Connection;
 
 /**
@@ -12,20 +13,7 @@ use Doctrine\DBAL\Connection;
  */
 final readonly class StepJournal
 {
-    /** The tables that are watched, with the columns that follow from the log and are no change of their own. */
-    public const TABLES = [
-        'room' => [], 'unit' => [], 'place' => [], 'item' => ['used_at', 'since'], 'companion' => [], 'kit' => [], 'need' => [],
-        'label_wish' => [], 'saved_search' => [], 'label_sheet' => [], 'spot' => [], 'put_off' => [],
-        'piece' => [], 'sheet_in_work' => [], 'cut_plan' => ['setting', 'effort'],
-        'design' => [], 'pattern' => [], 'making_step' => [],
-        'contact' => [], 'occasion' => [], 'kit_occasion' => [], 'kit_time' => [], 'other_hours' => [],
-        'folder' => [], 'set_aside' => [], 'gift' => [], 'price' => [], 'album' => [], 'album_page' => [],
-        'loan' => [], 'workshop' => [], 'share' => [], 'bag' => [], 'rest' => [],
-        'errand' => [], 'errand_task' => [], 'place_count' => [], 'stock_rule' => [],
-        'house_move' => [], 'moving_box' => [], 'handover' => [],
-    ];
-
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private WatchedTables $tables)
     {
     }
 
@@ -94,21 +82,38 @@ final readonly class StepJournal
         ));
     }
 
-    /** @return list<string> the statements that make the triggers anew, for those of the tables that there are by now */
-    public static function install(Connection $database): array
+    /** Makes the triggers anew, for those of the watched tables that there are by now. */
+    public function install(): void
+    {
+        foreach ($this->statements() as $sql) {
+            $this->database->executeStatement($sql);
+        }
+    }
+
+    /** @return list<string> */
+    private function statements(): array
     {
         $statements = [];
-        foreach (self::TABLES as $table => $derived) {
-            $columns = array_values(array_diff(Row::words($database->fetchFirstColumn("SELECT name FROM pragma_table_info('$table')")), $derived));
-            $statements = [...$statements, ...[] === $columns ? [] : self::triggers($table, $columns)];
+        foreach ($this->tables->all() as $name => $table) {
+            $columns = Row::words($this->database->fetchFirstColumn("SELECT name FROM pragma_table_info('$name')"));
+            $statements = [...$statements, ...match (true) {
+                [] === $columns => [],
+                $table->isLog => self::triggersOfLog($name),
+                default => self::triggers($name, array_values(array_diff($columns, $table->follows))),
+            }];
         }
-        $statements[] = 'DROP TRIGGER IF EXISTS step_movement_insert';
-        $statements[] = <<<'SQL'
-            CREATE TRIGGER step_movement_insert AFTER INSERT ON movement WHEN NEW.reverses_id IS NULL
-            BEGIN INSERT INTO step_change (request_id, subject, row_id, what) SELECT request_id, 'movement', NEW.id, 'insert' FROM current_step; END
-            SQL;
 
         return $statements;
+    }
+
+    /** @return list<string> */
+    private static function triggersOfLog(string $table): array
+    {
+        return [
+            "DROP TRIGGER IF EXISTS step_{$table}_insert",
+            "CREATE TRIGGER step_{$table}_insert AFTER INSERT ON $table WHEN NEW.reverses_id IS NULL BEGIN
+                INSERT INTO step_change (request_id, subject, row_id, what) SELECT request_id, '$table', NEW.id, 'insert' FROM current_step; END",
+        ];
     }
 
     /**

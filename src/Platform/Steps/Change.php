@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Platform\Database;
+namespace App\Platform\Steps;
 
 /** What happened to a row. */
 enum Change: string

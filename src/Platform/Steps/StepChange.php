@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Platform\Database;
+namespace App\Platform\Steps;
 
 /** One row that a step changed: the columns that differ, as they were and as they became; all of them for a row that came or went. */
 final readonly class StepChange

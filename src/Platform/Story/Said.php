@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Platform\Demo;
+namespace App\Platform\Story;
 
 /** A part of a demo file, read word by word. What is missing where it has to be is told. */
 final readonly class Said
@@ -10,6 +10,11 @@ final readonly class Said
     /** @param array<mixed> $said */
     public function __construct(private array $said)
     {
+    }
+
+    public static function unknown(string $name): \LogicException
+    {
+        return new \LogicException("The demo room has no “{$name}”.");
     }
 
     /** @param array<string, int|string> $more */

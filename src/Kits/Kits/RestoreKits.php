@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
-namespace App\Room\Undo;
+namespace App\Kits\Kits;
 
-use App\Platform\Database\Change;
 use App\Platform\Database\Rows;
-use App\Platform\Database\StepChange;
+use App\Platform\Steps\Change;
 use App\Platform\Steps\Step;
+use App\Platform\Steps\StepChange;
 use App\Room\Log\LogLine;
+use App\Room\Undo\RestoresRows;
+use App\Room\Undo\UndoRefused;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Kit\NeedState;
 use Lottel\Core\Kit\Stage;
@@ -18,15 +20,37 @@ use Lottel\Core\Log\Tracking;
 use Lottel\Core\Log\Undone;
 
 /** Takes back what a step did to kits and their lists, and leaves alone what others have done to them since. */
-final readonly class RestoreKits
+final readonly class RestoreKits implements RestoresRows
 {
     private const LIFE = ['stage' => true, 'tray_id' => true, 'out_since' => true, 'closed_at' => true];
 
-    public function __construct(private Rows $rows, private Connection $database)
+    public function __construct(private Rows $rows, private PartsOfKit $parts, private Connection $database)
     {
     }
 
-    public function kit(Step $step, StepChange $change, Undone $back): void
+    public function restores(): array
+    {
+        return ['kit', 'need'];
+    }
+
+    public function restore(Step $step, StepChange $change, array $all, Undone $back): void
+    {
+        if ('need' === $change->table) {
+            $this->need($change, $back);
+        } elseif (!$this->isLife($change) || !$this->wentOnSince($change->row, $all)) {
+            $this->kit($step, $change, $back);
+        }
+    }
+
+    public function afterReversal(LogLine $line, StepChange $change, Undone $back): void
+    {
+        $this->checkTray($line);
+        if ($change->isOld) {
+            $this->wakeUp($line, $back);
+        }
+    }
+
+    private function kit(Step $step, StepChange $change, Undone $back): void
     {
         match ($change->what) {
             Change::Insert => $this->unplan($step, $change, $back),
@@ -36,48 +60,32 @@ final readonly class RestoreKits
     }
 
     /**
-     * Returns the kits with which somebody has gone on since a step moved something for them: they stay where they are in
-     * their life.
+     * Whether somebody has gone on with a kit since a step moved something for it: it stays where it is in its life.
      *
-     * @param list<StepChange> $changes
-     *
-     * @return list<int>
+     * @param list<StepChange> $changes of the step
      */
-    public function goneOnSince(array $changes): array
+    private function wentOnSince(int $kit, array $changes): bool
     {
         $moved = array_map(
             static fn (StepChange $change): int => $change->row,
             array_filter($changes, static fn (StepChange $change): bool => 'movement' === $change->table),
         );
-        $kits = array_unique(
-            array_map(
-                static fn (StepChange $change): int => $change->row,
-                array_filter($changes, static fn (StepChange $change): bool => 'kit' === $change->table),
-            ),
-        );
 
-        return [] === $moved
-            ? []
-            : array_values(
-                array_filter(
-                    $kits,
-                    fn (int $kit): bool => false !==
-                        $this->database->fetchOne(
-                            'SELECT 1 FROM movement m WHERE m.kit_id = ? AND m.id > ? AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1
-                                FROM movement r WHERE r.reverses_id = m.id)',
-                            [$kit, max($moved)],
-                        ),
-                ),
+        return [] !== $moved
+            && false !== $this->database->fetchOne(
+                'SELECT 1 FROM movement m WHERE m.kit_id = ? AND m.id > ? AND m.reverses_id IS NULL
+                    AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)',
+                [$kit, max($moved)],
             );
     }
 
     /** Whether a change is about where a kit stands in its life. */
-    public function isLife(StepChange $change): bool
+    private function isLife(StepChange $change): bool
     {
         return Change::Update === $change->what && [] === array_diff_key($change->was, self::LIFE);
     }
 
-    public function need(StepChange $change, Undone $back): void
+    private function need(StepChange $change, Undone $back): void
     {
         match ($change->what) {
             Change::Insert => $this->takeOff($change, $back),
@@ -87,7 +95,7 @@ final readonly class RestoreKits
     }
 
     /** A thing goes back onto a tray only while its own kit has it. */
-    public function checkTray(LogLine $line): void
+    private function checkTray(LogLine $line): void
     {
         $back = $line->movement->from;
         if (!$back->isTray()) {
@@ -95,12 +103,12 @@ final readonly class RestoreKits
         }
         $kit = null === $line->kitId ? null : $this->rows->get('kit', $line->kitId);
         if (null === $kit || $kit['tray_id'] !== $back->id) {
-            throw UndoRefused::trayIsGone();
+            throw KitsRefused::trayIsGone();
         }
     }
 
     /** A line of the list that an old step had settled is open again. */
-    public function wakeUp(LogLine $line, Undone $back): void
+    private function wakeUp(LogLine $line, Undone $back): void
     {
         if (
             null === $line->kitId
@@ -132,11 +140,7 @@ final readonly class RestoreKits
             return;
         }
         $name = (string) $kit['name'];
-        $isUsed = [] !== array_filter(
-            ['need', 'piece', 'design', 'kit_occasion', 'kit_time', 'album_page', 'workshop'],
-            fn (string $of): bool => $this->rows->has($of, 'kit_id', $change->row),
-        );
-        if (Stage::Planned->value !== $kit['stage'] || $isUsed) {
+        if (Stage::Planned->value !== $kit['stage'] || $this->parts->areThere($change->row)) {
             $back->stays(\sprintf('“%s” stays: other things belong to it by now.', $name));
 
             return;
@@ -170,7 +174,7 @@ final readonly class RestoreKits
             return;
         }
         if (isset($change->was['tray_id']) && $this->rows->has('kit', 'tray_id', $change->was['tray_id'])) {
-            throw UndoRefused::trayHasAnother();
+            throw KitsRefused::trayHasAnother();
         }
         $this->rows->put('kit', $change->row, $change->was);
         match (true) {

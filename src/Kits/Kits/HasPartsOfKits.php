@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Kits;
+
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
+
+/** An area with rows that hang on kits. */
+#[AutoconfigureTag]
+interface HasPartsOfKits
+{
+    /** @return list<KitPart> in the order in which they go */
+    public function partsOfKits(): array;
+}

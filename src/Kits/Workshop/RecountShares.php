@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Workshop;
+
+use App\Platform\Database\Row;
+use App\Room\Catalogue\CountsThings;
+use App\Room\Catalogue\Item;
+use Doctrine\DBAL\Connection;
+use Lottel\Core\Log\Retracking;
+
+/** Everybody in a class gets as much of a thing as before, counted in its new way. */
+final readonly class RecountShares implements CountsThings
+{
+    public function __construct(private Connection $database)
+    {
+    }
+
+    public function checkRecount(Item $item): void
+    {
+    }
+
+    public function recount(Item $item, Retracking $retracking): void
+    {
+        $shares = $this->database->fetchAllKeyValue('SELECT s.id, s.each FROM share s JOIN need n ON n.id = s.need_id WHERE n.item_id = ?', [$item->id]);
+        foreach ($shares as $share => $each) {
+            $dealt = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted(Row::number($each)));
+            $this->database->update('share', ['each' => $dealt], ['id' => $share]);
+        }
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Room\Catalogue;
+
+use App\Platform\Steps\StepRefused;
+use Lottel\Core\Log\Retracking;
+use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
+
+/** An area that has written down how much of a thing is wanted, dealt out or owed. */
+#[AutoconfigureTag]
+interface CountsThings
+{
+    /** @throws StepRefused if a thing cannot be counted otherwise now */
+    public function checkRecount(Item $item): void;
+
+    public function recount(Item $item, Retracking $retracking): void;
+}

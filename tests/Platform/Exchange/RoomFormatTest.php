@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Tests\Platform\Exchange;
+
+use App\Platform\Exchange\JsonFile;
+use App\Platform\Exchange\RoomFile;
+use App\Platform\Exchange\RoomFormat;
+use App\Platform\Exchange\Section;
+use App\Tests\Reaches;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Yaml\Yaml;
+
+/** Each area has its part of the room's file, and one that comes later leaves earlier files readable. */
+final class RoomFormatTest extends TestCase
+{
+    private string $folder = '';
+
+    protected function setUp(): void
+    {
+        $this->folder = sys_get_temp_dir().'/lottel-format-'.bin2hex(random_bytes(6));
+        (new Filesystem())->mirror(self::root().'/config/room_format', $this->folder.'/config/room_format');
+    }
+
+    protected function tearDown(): void
+    {
+        (new Filesystem())->remove($this->folder);
+    }
+
+    public function testAPartIsNamedAfterTheAreaWhoseTablesItHas(): void
+    {
+        $owners = (new Reaches(self::root()))->owners();
+        $parts = glob($this->folder.'/config/room_format/*.yaml') ?: [];
+        self::assertGreaterThan(15, \count($parts));
+        foreach ($parts as $part) {
+            /** @var array<string, array{table: string}> $said */
+            $said = Yaml::parseFile($part);
+            foreach ($said as $section) {
+                $area = strtolower(strtr($owners[$section['table']], '/', '.'));
+                self::assertMatchesRegularExpression('~/\d\d-'.preg_quote($area, '~').'\.yaml$~', $part, $section['table']);
+            }
+        }
+    }
+
+    public function testAFileFromBeforeAnAreaHasNoneOfItsRows(): void
+    {
+        $this->addArea("    else: none\n");
+        $format = new RoomFormat($this->folder);
+        self::assertSame(['chores'], $format->since());
+        self::assertSame([], [...(new RoomFile(new JsonFile($this->earlier()), $format, static fn () => null))->rowsOf('chores')]);
+        $required = $format->schema()['required'];
+        self::assertIsArray($required);
+        self::assertNotContains('chores', $required);
+        self::assertContains('kits', $required);
+    }
+
+    public function testWhatEveryFileHasMustBeThere(): void
+    {
+        $this->addArea('');
+        $this->expectExceptionMessage('chores: This field is missing.');
+        new RoomFile(new JsonFile($this->earlier()), new RoomFormat($this->folder), static fn () => null);
+    }
+
+    private function addArea(string $else): void
+    {
+        file_put_contents(
+            $this->folder.'/config/room_format/99-upkeep.chores.yaml',
+            "chores:\n    table: chore\n    says: 'What comes round.'\n{$else}    fields:\n        id: id\n        name: text 60\n",
+        );
+    }
+
+    /** @return resource a room's file that was written before the area came */
+    private function earlier()
+    {
+        $sections = array_map(static fn (Section $section): string => $section->name, (new RoomFormat(self::root()))->sections());
+        $head = ['format' => RoomFormat::NAME, 'version' => 1, 'exported_at' => '2026-11-05T09:30:00Z', 'last_numbers' => new \stdClass()];
+        $file = $this->folder.'/room.json';
+        file_put_contents($file, json_encode($head + array_fill_keys($sections, []) + ['photos' => []], \JSON_THROW_ON_ERROR));
+
+        return fopen($file, 'r') ?: self::fail('It cannot be read.');
+    }
+
+    private static function root(): string
+    {
+        return \dirname(__DIR__, 3);
+    }
+}
