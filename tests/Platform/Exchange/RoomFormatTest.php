@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Platform\Exchange;
 
+use App\Platform\Exchange\InvalidRoomFile;
 use App\Platform\Exchange\JsonFile;
 use App\Platform\Exchange\RoomFile;
 use App\Platform\Exchange\RoomFormat;
@@ -59,7 +60,7 @@ final class RoomFormatTest extends TestCase
     public function testWhatEveryFileHasMustBeThere(): void
     {
         $this->addArea('');
-        $this->expectExceptionMessage('chores: This field is missing.');
+        $this->expectExceptionObject(new InvalidRoomFile('chores', 'This field is missing.'));
         new RoomFile(new JsonFile($this->earlier()), new RoomFormat($this->folder), static fn () => null);
     }
 
