@@ -44,13 +44,15 @@ final readonly class LoansInDemo implements DemoChapters
 
     private function lent(Step $step, Said $said, \DateTimeImmutable $until): void
     {
-        ($this->lend)($step, $this->items->named($said->text('what')) ?? throw Said::unknown($said->text('what')), 1, $this->contacts->named($said->text('to')), $until, $said->text('note', ''));
+        $item = $this->items->named($said->text('what')) ?? throw Said::unknown($said->text('what'));
+        ($this->lend)($step, $item, 1, $this->contacts->named($said->text('to')), $until, $said->text('note', ''));
     }
 
     private function borrowed(Step $step, Said $said, \DateTimeImmutable $until): void
     {
         $rule = new PlaceRule(Kind::from($said->text('kind')));
         [$thing] = PastedThing::lines($said->text('what'), $rule, new QuantityText(LengthUnit::Inch));
-        ($this->borrow)($step, $thing, $this->places->at($said->text('in')) ?? throw Said::unknown($said->text('in')), $this->contacts->named($said->text('from')), $until);
+        $place = $this->places->at($said->text('in')) ?? throw Said::unknown($said->text('in'));
+        ($this->borrow)($step, $thing, $place, $this->contacts->named($said->text('from')), $until);
     }
 }

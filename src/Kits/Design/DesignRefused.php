@@ -16,6 +16,8 @@ final class DesignRefused
 
     public static function designChanged(): StepRefused
     {
-        return new StepRefused('Somebody has changed this design since. It is drawn as it stands now; what you typed is still there. Press again if it still holds.');
+        return new StepRefused(
+            'Somebody has changed this design since. It is drawn as it stands now; what you typed is still there. Press again if it still holds.',
+        );
     }
 }

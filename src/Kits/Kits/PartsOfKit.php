@@ -37,11 +37,14 @@ final readonly class PartsOfKit
     public function go(int $kit): void
     {
         foreach ($this->all() as $part) {
-            match ($part->fate) {
-                KitPartFate::GoesWithIt => $this->database->executeStatement("DELETE FROM {$part->table} WHERE {$part->where}", ['kit' => $kit]),
-                KitPartFate::LetsGo => $this->database->executeStatement("UPDATE {$part->table} SET {$part->column} = NULL WHERE {$part->where}", ['kit' => $kit]),
+            $does = match ($part->fate) {
+                KitPartFate::GoesWithIt => "DELETE FROM {$part->table}",
+                KitPartFate::LetsGo => "UPDATE {$part->table} SET {$part->column} = NULL",
                 KitPartFate::KeepsIt => null,
             };
+            if (null !== $does) {
+                $this->database->executeStatement("{$does} WHERE {$part->where}", ['kit' => $kit]);
+            }
         }
     }
 

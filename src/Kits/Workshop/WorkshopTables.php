@@ -17,11 +17,13 @@ final readonly class WorkshopTables implements WatchesTables, HasPartsOfKits
 {
     public function watched(): array
     {
-        return [new WatchedTable('workshop', inWords: 'the class'), new WatchedTable('share', inWords: 'the class'), new WatchedTable('bag', inWords: 'the class')];
+        return array_map(static fn (string $name): WatchedTable => new WatchedTable($name, inWords: 'the class'), ['workshop', 'share', 'bag']);
     }
 
     public function partsOfKits(): array
     {
-        return [KitPart::goesWith('share', where: 'workshop_id IN (SELECT id FROM workshop WHERE kit_id = :kit)'), KitPart::goesWith('bag', where: 'workshop_id IN (SELECT id FROM workshop WHERE kit_id = :kit)'), KitPart::goesWith('workshop')];
+        $ofIts = 'workshop_id IN (SELECT id FROM workshop WHERE kit_id = :kit)';
+
+        return [KitPart::goesWith('share', where: $ofIts), KitPart::goesWith('bag', where: $ofIts), KitPart::goesWith('workshop')];
     }
 }

@@ -49,26 +49,26 @@ final class RoomFormatTest extends TestCase
     {
         $this->addArea("    else: none\n");
         $format = new RoomFormat($this->folder);
-        self::assertSame(['chores'], $format->since());
-        self::assertSame([], [...(new RoomFile(new JsonFile($this->earlier()), $format, static fn () => null))->rowsOf('chores')]);
+        self::assertContains('loose_ends', $format->since());
+        self::assertSame([], [...(new RoomFile(new JsonFile($this->earlier()), $format, static fn () => null))->rowsOf('loose_ends')]);
         $required = $format->schema()['required'];
         self::assertIsArray($required);
-        self::assertNotContains('chores', $required);
+        self::assertNotContains('loose_ends', $required);
         self::assertContains('kits', $required);
     }
 
     public function testWhatEveryFileHasMustBeThere(): void
     {
         $this->addArea('');
-        $this->expectExceptionObject(new InvalidRoomFile('chores', 'This field is missing.'));
+        $this->expectExceptionObject(new InvalidRoomFile('loose_ends', 'This field is missing.'));
         new RoomFile(new JsonFile($this->earlier()), new RoomFormat($this->folder), static fn () => null);
     }
 
     private function addArea(string $else): void
     {
         file_put_contents(
-            $this->folder.'/config/room_format/99-upkeep.chores.yaml',
-            "chores:\n    table: chore\n    says: 'What comes round.'\n{$else}    fields:\n        id: id\n        name: text 60\n",
+            $this->folder.'/config/room_format/99-upkeep.ends.yaml',
+            "loose_ends:\n    table: loose_end\n    says: 'What comes round.'\n{$else}    fields:\n        id: id\n        name: text 60\n",
         );
     }
 
