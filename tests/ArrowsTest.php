@@ -85,7 +85,6 @@ final class ArrowsTest extends TestCase
             'Platform/Database', 'Platform/Security', 'Platform/Steps', 'Platform/Web', 'Room/Catalogue', 'Room/Find', 'Room/Log', 'Room/Stores',
         ],
         'Upkeep/Capacity' => ['Platform/Database', 'Platform/Web', 'Room/Catalogue', 'Room/Stores'],
-        'Upkeep/Chores' => ['Calendar/Year', 'Platform/Steps', 'Platform/Story', 'Platform/Web', 'Room/Catalogue'],
         'Upkeep/Counting' => [
             'Kits/Paper', 'Platform/Database', 'Platform/Security', 'Platform/Steps', 'Platform/Story', 'Platform/Web', 'Room/Catalogue',
             'Room/Log', 'Room/Stores', 'Upkeep/Rounds',
