@@ -144,36 +144,6 @@ final class ArrowsTest extends TestCase
         ],
     ];
 
-    /** What templates take from an area above. The frame of all pages is one: it shows trays and room. None is added. */
-    private const TEMPLATES_ABOVE = [
-        'Kits/Kits' => [
-            'Calendar/Lending: loans_of()',
-            'Calendar/Year: pressing()',
-            'Kits/Cutting: cutting_of()',
-            'Kits/Design: board_of(), small_design()',
-            'Kits/Workshop: class_of()',
-        ],
-        'Kits/Rounds' => [
-            'People/Handover: _of_round, handover_of_kit()',
-        ],
-        'Platform/Web' => [
-            'Kits/Kits: things_out(), trays_out()',
-            'People/Handover: _to_me',
-            'Room/Catalogue: not_filed(), thing_picture()',
-            'Room/Stores: _empty_wall, room_drawing(), room_shapes()',
-        ],
-        'Room/Catalogue' => [
-            'Calendar/Lending: loans_of()',
-            'Kits/Kits: choosable_kits(), folders_in()',
-        ],
-        'Room/Stores' => [
-            'Room/Catalogue: not_filed()',
-        ],
-        'Upkeep/Rounds' => [
-            'People/Handover: _of_round, handover_of_errand()',
-        ],
-    ];
-
     public function testTheAreasKnowOfEachOtherOneWay(): void
     {
         $arrows = self::arrows();
@@ -196,7 +166,7 @@ final class ArrowsTest extends TestCase
         $reaches = new Reaches(\dirname(__DIR__));
         self::assertGreaterThan(60, \count($reaches->owners()));
         $arrows = self::arrows();
-        foreach ([[$reaches->tables(), self::TABLES_ABOVE], [$reaches->templates(), self::TEMPLATES_ABOVE]] as [$found, $named]) {
+        foreach ([[$reaches->tables(), self::TABLES_ABOVE], [$reaches->templates(), []]] as [$found, $named]) {
             $below = [];
             foreach ($found as $area => $words) {
                 $above = array_values(array_filter($words, static fn (string $one): bool => $arrows->knows(strstr($one, ':', true) ?: '', $area)));

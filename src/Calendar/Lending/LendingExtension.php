@@ -4,14 +4,25 @@ declare(strict_types=1);
 
 namespace App\Calendar\Lending;
 
+use App\Platform\Web\PagePart;
+use App\Platform\Web\ShowsOnPages;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
 
 /** Whose a thing is, and who has it, on the pages that show it. */
-final class LendingExtension extends AbstractExtension
+final class LendingExtension extends AbstractExtension implements ShowsOnPages
 {
     public function __construct(private readonly Loans $loans)
     {
+    }
+
+    public function onPages(): array
+    {
+        return [
+            new PagePart('who has a thing', 'calendar/lending/_who_has_it.html.twig', 0),
+            new PagePart('where a thing is', 'calendar/lending/_whose.html.twig', 0),
+            new PagePart('way home of a thing', 'calendar/lending/_back.html.twig', 0),
+        ];
     }
 
     public function getFunctions(): array

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Calendar\Year;
 
+use App\Platform\Web\PagePart;
+use App\Platform\Web\ShowsOnPages;
 use Lottel\Core\Measure\Duration;
 use Lottel\Core\Year\Day;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
 use Twig\TwigFunction;
 
-final class YearExtension extends AbstractExtension
+final class YearExtension extends AbstractExtension implements ShowsOnPages
 {
     public function __construct(
         private readonly YearDrawing $drawing,
@@ -19,6 +21,13 @@ final class YearExtension extends AbstractExtension
         private readonly KitTimes $times,
         private readonly Pressing $pressing,
     ) {
+    }
+
+    public function onPages(): array
+    {
+        return [
+            new PagePart('plan', 'calendar/year/_pressing.html.twig', 0),
+        ];
     }
 
     public function getFunctions(): array

@@ -6,13 +6,15 @@ namespace App\Kits\Cutting;
 
 use App\Kits\Kits\Kits;
 use App\Platform\Web\Measures;
+use App\Platform\Web\PagePart;
+use App\Platform\Web\ShowsOnPages;
 use Lottel\Core\Measure\Length;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
 use Twig\TwigFunction;
 
 /** Drawings and words of the cutting table, also for the pages of its kit. */
-final class CutExtension extends AbstractExtension
+final class CutExtension extends AbstractExtension implements ShowsOnPages
 {
     public function __construct(
         private readonly BladeDrawing $blade,
@@ -20,6 +22,14 @@ final class CutExtension extends AbstractExtension
         private readonly Kits $kits,
         private readonly Measures $measures,
     ) {
+    }
+
+    public function onPages(): array
+    {
+        return [
+            new PagePart('kit', 'kits/cutting/_of_kit.html.twig', 20),
+            new PagePart('line of a kit', 'kits/cutting/_line_of_kit.html.twig', 0),
+        ];
     }
 
     public function getFunctions(): array

@@ -6,6 +6,8 @@ namespace App\Kits\Design;
 
 use App\Kits\Kits\Kits;
 use App\Platform\Web\Measures;
+use App\Platform\Web\PagePart;
+use App\Platform\Web\ShowsOnPages;
 use Lottel\Core\Design\CardSize;
 use Lottel\Core\Design\Design;
 use Lottel\Core\Design\Fold;
@@ -19,7 +21,7 @@ use Twig\TwigFilter;
 use Twig\TwigFunction;
 
 /** Drawings of designs. */
-final class DesignExtension extends AbstractExtension
+final class DesignExtension extends AbstractExtension implements ShowsOnPages
 {
     public function __construct(
         private readonly CardDrawing $card,
@@ -29,6 +31,13 @@ final class DesignExtension extends AbstractExtension
         private readonly Kits $kits,
         private readonly Measures $measures,
     ) {
+    }
+
+    public function onPages(): array
+    {
+        return [
+            new PagePart('kit', 'kits/design/_of_kit.html.twig', 10),
+        ];
     }
 
     public function getFunctions(): array

@@ -48,6 +48,7 @@ final class LottelExtension extends AbstractExtension
     public function getFunctions(): array
     {
         return [
+            new TwigFunction('thing_picture', ThingPicture::drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('fresh_id', static fn (): string => (string) Uuid::v7()),
             new TwigFunction('colour_chips', fn (): array => ColourWords::CHIPS + $this->ownColours->byName()),
             new TwigFunction('built', $this->built(...)),

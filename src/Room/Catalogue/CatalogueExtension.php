@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Room\Catalogue;
 
+use App\Platform\Web\PagePart;
+use App\Platform\Web\ShowsOnPages;
 use Lottel\Core\Picture\StandIn;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
 
 /** Pictures of things on pages. */
-final class CatalogueExtension extends AbstractExtension
+final class CatalogueExtension extends AbstractExtension implements ShowsOnPages
 {
     public function __construct(
         private readonly SeenDrawing $seen,
@@ -19,10 +21,18 @@ final class CatalogueExtension extends AbstractExtension
     ) {
     }
 
+    public function onPages(): array
+    {
+        return [
+            new PagePart('legend of the room', 'room/catalogue/_legend.html.twig', 20),
+            new PagePart('end of the rail', 'room/catalogue/_rail_end.html.twig', 20),
+            new PagePart('queue', 'room/catalogue/_queue.html.twig', 0),
+        ];
+    }
+
     public function getFunctions(): array
     {
         return [
-            new TwigFunction('thing_picture', ThingPicture::drawn(...), ['is_safe' => ['html']]),
             new TwigFunction('marks_drawing', $this->seen->marks(...), ['is_safe' => ['html']]),
             new TwigFunction('seen_place', $this->seen->place(...), ['is_safe' => ['html']]),
             new TwigFunction('seen_cut_out', $this->seen->cutOut(...), ['is_safe' => ['html']]),

@@ -6,6 +6,7 @@ namespace App\Room\Catalogue;
 
 use App\Platform\Web\RoomClock;
 use App\Platform\Web\Svg;
+use App\Platform\Web\ThingPicture;
 use App\Room\Log\LifeRow;
 use App\Room\Log\MadeOf;
 use Lottel\Core\Catalogue\Kind;

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Room\Stores;
 
+use App\Platform\Web\PagePart;
+use App\Platform\Web\ShowsOnPages;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
 
 /** The drawings of the room that any page may show. */
-final class RoomExtension extends AbstractExtension
+final class RoomExtension extends AbstractExtension implements ShowsOnPages
 {
     public function __construct(
         private readonly RoomDrawing $room,
@@ -18,6 +20,14 @@ final class RoomExtension extends AbstractExtension
         private readonly FloorDrawing $floor,
         private readonly SpotDrawing $spot,
     ) {
+    }
+
+    public function onPages(): array
+    {
+        return [
+            new PagePart('room', 'room/stores/_beside.html.twig', 0),
+            new PagePart('legend of the room', 'room/stores/_legend.html.twig', 10),
+        ];
     }
 
     public function getFunctions(): array

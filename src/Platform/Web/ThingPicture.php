@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Room\Catalogue;
+namespace App\Platform\Web;
 
-use App\Platform\Web\Svg;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Picture\StandIn;
 use Lottel\Core\Words\TypeWidth;

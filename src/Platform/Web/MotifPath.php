@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Room\Catalogue;
+namespace App\Platform\Web;
 
 use Lottel\Core\Picture\Motif;
 
