@@ -39,6 +39,12 @@ final readonly class Retracking
         return $quantity < 0 ? -$size : $size;
     }
 
+    /** Returns what is wanted of it in the new way: one at the least, and one where it is pulled whole. */
+    public function wanted(int $quantity): int
+    {
+        return $this->to->movesWhole() ? 1 : max(1, $this->converted($quantity));
+    }
+
     /**
      * Returns a quantity that is in the room in the new way.
      *

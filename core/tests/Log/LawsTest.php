@@ -269,4 +269,11 @@ final class LawsTest extends TestCase
 
         return Tracking::One === $tracking && $insideNow > 0;
     }
+
+    public function testWhatIsWantedIsOneAtTheLeastInTheNewWay(): void
+    {
+        $packs = Retracking::of(Tracking::Length, Tracking::Count, 50, 1);
+        self::assertSame([1, 1, 2, 3], array_map($packs->wanted(...), [1, 50, 100, 149]));
+        self::assertSame(1, Retracking::of(Tracking::Count, Tracking::One, 1, 1)->wanted(7), 'it is pulled whole');
+    }
 }

@@ -19,9 +19,9 @@ final class LendingExtension extends AbstractExtension implements ShowsOnPages
     public function onPages(): array
     {
         return [
-            new PagePart('who has a thing', 'calendar/lending/_who_has_it.html.twig', 0),
-            new PagePart('where a thing is', 'calendar/lending/_whose.html.twig', 0),
-            new PagePart('way home of a thing', 'calendar/lending/_back.html.twig', 0),
+            new PagePart('who has a thing', 'calendar/lending/_who_has_it.html.twig'),
+            new PagePart('where a thing is', 'calendar/lending/_whose.html.twig'),
+            new PagePart('way home of a thing', 'calendar/lending/_back.html.twig'),
         ];
     }
 

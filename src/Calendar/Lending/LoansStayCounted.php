@@ -18,7 +18,7 @@ final readonly class LoansStayCounted implements CountsThings
     {
     }
 
-    public function checkRecount(Item $item): void
+    public function recount(Item $item, Retracking $retracking): void
     {
         $loan = $this->database->fetchAssociative(
             'SELECT l.way, c.name FROM loan l JOIN contact c ON c.id = l.contact_id WHERE l.item_id = ? AND l.ended < l.quantity LIMIT 1',
@@ -28,9 +28,5 @@ final readonly class LoansStayCounted implements CountsThings
             $row = new Row($loan);
             throw CatalogueRefused::isOnLoan($item->name, $row->text('way').('lent' === $row->text('way') ? ' to ' : ' from ').$row->text('name'));
         }
-    }
-
-    public function recount(Item $item, Retracking $retracking): void
-    {
     }
 }

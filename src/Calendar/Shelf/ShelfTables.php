@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Calendar\Shelf;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 use App\Room\Catalogue\HasPartsOfThings;
-use App\Room\Catalogue\ThingPart;
 
 /** What was given, and albums. */
 final readonly class ShelfTables implements WatchesTables, HasPartsOfKits, HasPartsOfThings
@@ -21,11 +20,11 @@ final readonly class ShelfTables implements WatchesTables, HasPartsOfKits, HasPa
 
     public function partsOfKits(): array
     {
-        return [KitPart::letsGo('album_page')];
+        return [HangingRows::letsGo('album_page', 'kit_id', 'kit_id = :id')];
     }
 
     public function partsOfThings(): array
     {
-        return [ThingPart::letsGo('album_page')];
+        return [HangingRows::letsGo('album_page', 'item_id', 'item_id = :id')];
     }
 }

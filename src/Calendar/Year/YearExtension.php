@@ -26,7 +26,7 @@ final class YearExtension extends AbstractExtension implements ShowsOnPages
     public function onPages(): array
     {
         return [
-            new PagePart('plan', 'calendar/year/_pressing.html.twig', 0),
+            new PagePart('plan', 'calendar/year/_pressing.html.twig'),
         ];
     }
 

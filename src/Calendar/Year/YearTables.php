@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Calendar\Year;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 
@@ -24,6 +24,6 @@ final readonly class YearTables implements WatchesTables, HasPartsOfKits
 
     public function partsOfKits(): array
     {
-        return [KitPart::goesWith('kit_occasion'), KitPart::goesWith('kit_time')];
+        return [HangingRows::goesWith('kit_occasion', 'kit_id = :id'), HangingRows::goesWith('kit_time', 'kit_id = :id')];
     }
 }

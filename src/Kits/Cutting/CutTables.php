@@ -5,13 +5,12 @@ declare(strict_types=1);
 namespace App\Kits\Cutting;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
 use App\Platform\Database\DeclaresTables;
+use App\Platform\Database\HangingRows;
 use App\Platform\Database\SchemaTables;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 use App\Room\Catalogue\HasPartsOfThings;
-use App\Room\Catalogue\ThingPart;
 use Doctrine\DBAL\Types\Types;
 
 /** What a cut made of a sheet. */
@@ -47,11 +46,19 @@ final readonly class CutTables implements DeclaresTables, WatchesTables, HasPart
 
     public function partsOfKits(): array
     {
-        return [KitPart::goesWith('piece', 'id || quantity || scored'), KitPart::goesWith('sheet_in_work', 'id || tree'), KitPart::goesWith('cut_plan')];
+        return [
+            HangingRows::goesWith('piece', 'kit_id = :id', 'id || quantity || scored'),
+            HangingRows::goesWith('sheet_in_work', 'kit_id = :id', 'id || tree'),
+            HangingRows::goesWith('cut_plan', 'kit_id = :id'),
+        ];
     }
 
     public function partsOfThings(): array
     {
-        return [ThingPart::keeps('piece', 'SELECT k.name FROM piece p JOIN kit k ON k.id = p.kit_id WHERE p.paper_id = :item OR p.item_id = :item')];
+        return [HangingRows::keeps(
+            'piece',
+            'paper_id = :id OR item_id = :id',
+            'SELECT k.name FROM piece p JOIN kit k ON k.id = p.kit_id WHERE p.paper_id = :id OR p.item_id = :id',
+        )];
     }
 }

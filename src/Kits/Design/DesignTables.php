@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Design;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 
@@ -21,6 +21,6 @@ final readonly class DesignTables implements WatchesTables, HasPartsOfKits
 
     public function partsOfKits(): array
     {
-        return [KitPart::goesWith('design', 'revision'), KitPart::goesWith('making_step', 'step || done')];
+        return [HangingRows::goesWith('design', 'kit_id = :id', 'revision'), HangingRows::goesWith('making_step', 'kit_id = :id', 'step || done')];
     }
 }

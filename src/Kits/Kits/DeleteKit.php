@@ -23,12 +23,13 @@ final readonly class DeleteKit
             throw KitsRefused::isNotPlanned($kit->name);
         }
         $this->entities->flush();
-        if ($this->parts->keep((int) $kit->id)) {
+        $parts = $this->parts->all();
+        if (null !== $parts->keptBy((int) $kit->id)) {
             $kit->removedAt = $step->at;
 
             return;
         }
-        $this->parts->go((int) $kit->id);
+        $parts->go((int) $kit->id);
         $this->entities->clear();
         $this->database->delete('kit', ['id' => $kit->id]);
     }

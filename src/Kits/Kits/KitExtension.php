@@ -19,11 +19,11 @@ final class KitExtension extends AbstractExtension implements ShowsOnPages
     public function onPages(): array
     {
         return [
-            new PagePart('rail', 'kits/kits/_rail.html.twig', 0),
+            new PagePart('rail', 'kits/kits/_rail.html.twig'),
             new PagePart('end of the rail', 'kits/kits/_rail_end.html.twig', 10),
-            new PagePart('uses of a thing', 'kits/kits/_take_thing.html.twig', 0),
-            new PagePart('place', 'kits/kits/_folders_in.html.twig', 0),
-            new PagePart('what is ticked', 'kits/kits/_take_several.html.twig', 0),
+            new PagePart('uses of a thing', 'kits/kits/_take_thing.html.twig'),
+            new PagePart('place', 'kits/kits/_folders_in.html.twig'),
+            new PagePart('what is ticked', 'kits/kits/_take_several.html.twig'),
         ];
     }
 

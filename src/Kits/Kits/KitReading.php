@@ -96,7 +96,7 @@ final readonly class KitReading
     {
         $row = $this->database->fetchNumeric('SELECT stage, tray_id, (SELECT max(id) FROM movement WHERE kit_id = kit.id) FROM kit WHERE id = ?', [$id]);
 
-        return substr(hash('xxh128', json_encode([$row, $this->parts->sign($id)], \JSON_THROW_ON_ERROR)), 0, 16);
+        return substr(hash('xxh128', json_encode([$row, $this->parts->all()->sign($id)], \JSON_THROW_ON_ERROR)), 0, 16);
     }
 
     /** @return list<NeedRow> the list with what can be had of each line */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Kits\Kits;
 
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 use App\Room\Catalogue\HasPartsOfThings;
-use App\Room\Catalogue\ThingPart;
 
 /** Kits, their lists, and the folders in which they wait. */
 final readonly class KitTables implements WatchesTables, HasPartsOfKits, HasPartsOfThings
@@ -21,11 +21,15 @@ final readonly class KitTables implements WatchesTables, HasPartsOfKits, HasPart
 
     public function partsOfKits(): array
     {
-        return [KitPart::letsGo('need', 'instead_of_id'), KitPart::goesWith('need', 'id || state || taken || quantity'), KitPart::speaksOfIt('movement')];
+        return [
+            HangingRows::letsGo('need', 'instead_of_id', 'kit_id = :id AND instead_of_id IS NOT NULL'),
+            HangingRows::goesWith('need', 'kit_id = :id', 'id || state || taken || quantity'),
+            HangingRows::keeps('movement', 'kit_id = :id'),
+        ];
     }
 
     public function partsOfThings(): array
     {
-        return [ThingPart::keeps('need', 'SELECT k.name FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = :item')];
+        return [HangingRows::keeps('need', 'item_id = :id', 'SELECT k.name FROM need n JOIN kit k ON k.id = n.kit_id WHERE n.item_id = :id')];
     }
 }

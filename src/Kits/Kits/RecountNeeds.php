@@ -17,15 +17,11 @@ final readonly class RecountNeeds implements CountsThings
     {
     }
 
-    public function checkRecount(Item $item): void
-    {
-    }
-
     public function recount(Item $item, Retracking $retracking): void
     {
         foreach ($this->database->fetchAllAssociative('SELECT id, quantity, taken FROM need WHERE item_id = ?', [$item->id]) as $columns) {
             $need = new Row($columns);
-            $quantity = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted($need->int('quantity')));
+            $quantity = $retracking->wanted($need->int('quantity'));
             $taken = $retracking->converted($need->int('taken'));
             $this->database->update('need', ['quantity' => $quantity, 'taken' => $taken], ['id' => $need->int('id')]);
         }

@@ -140,7 +140,7 @@ final readonly class RestoreKits implements RestoresRows
             return;
         }
         $name = (string) $kit['name'];
-        if (Stage::Planned->value !== $kit['stage'] || $this->parts->areThere($change->row)) {
+        if (Stage::Planned->value !== $kit['stage'] || $this->parts->all()->isThere($change->row)) {
             $back->stays(\sprintf('“%s” stays: other things belong to it by now.', $name));
 
             return;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Kits\Rounds;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
 use App\Platform\Database\DeclaresTables;
+use App\Platform\Database\HangingRows;
 use App\Platform\Database\SchemaTables;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
@@ -29,6 +29,6 @@ final readonly class RoundTables implements DeclaresTables, WatchesTables, HasPa
 
     public function partsOfKits(): array
     {
-        return [KitPart::speaksOfIt('put_off', 'item_id')];
+        return [HangingRows::keeps('put_off', 'kit_id = :id', sign: 'item_id')];
     }
 }

@@ -17,16 +17,11 @@ final readonly class RecountShares implements CountsThings
     {
     }
 
-    public function checkRecount(Item $item): void
-    {
-    }
-
     public function recount(Item $item, Retracking $retracking): void
     {
         $shares = $this->database->fetchAllKeyValue('SELECT s.id, s.each FROM share s JOIN need n ON n.id = s.need_id WHERE n.item_id = ?', [$item->id]);
         foreach ($shares as $share => $each) {
-            $dealt = $retracking->to->movesWhole() ? 1 : max(1, $retracking->converted(Row::number($each)));
-            $this->database->update('share', ['each' => $dealt], ['id' => $share]);
+            $this->database->update('share', ['each' => $retracking->wanted(Row::number($each))], ['id' => $share]);
         }
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Workshop;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
@@ -22,8 +22,8 @@ final readonly class WorkshopTables implements WatchesTables, HasPartsOfKits
 
     public function partsOfKits(): array
     {
-        $ofIts = 'workshop_id IN (SELECT id FROM workshop WHERE kit_id = :kit)';
+        $ofIts = 'workshop_id IN (SELECT id FROM workshop WHERE kit_id = :id)';
 
-        return [KitPart::goesWith('share', where: $ofIts), KitPart::goesWith('bag', where: $ofIts), KitPart::goesWith('workshop')];
+        return [HangingRows::goesWith('share', $ofIts), HangingRows::goesWith('bag', $ofIts), HangingRows::goesWith('workshop', 'kit_id = :id')];
     }
 }

@@ -21,9 +21,9 @@ final class HandoverExtension extends AbstractExtension implements ShowsOnPages
     public function onPages(): array
     {
         return [
-            new PagePart('round of a kit', 'people/handover/_of_kit.html.twig', 0),
-            new PagePart('round of upkeep', 'people/handover/_of_errand.html.twig', 0),
-            new PagePart('head of every page', 'people/handover/_to_me.html.twig', 0),
+            new PagePart('round of a kit', 'people/handover/_of_kit.html.twig'),
+            new PagePart('round of upkeep', 'people/handover/_of_errand.html.twig'),
+            new PagePart('head of every page', 'people/handover/_to_me.html.twig'),
         ];
     }
 

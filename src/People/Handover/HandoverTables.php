@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People\Handover;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 
@@ -19,6 +19,6 @@ final readonly class HandoverTables implements WatchesTables, HasPartsOfKits
 
     public function partsOfKits(): array
     {
-        return [KitPart::goesWith('handover')];
+        return [HangingRows::goesWith('handover', 'kit_id = :id')];
     }
 }

@@ -6,8 +6,6 @@ namespace App\Platform\Demo;
 
 use App\People\Accounts\Newcomer;
 use App\People\Accounts\OpenRoom;
-use App\People\Accounts\People;
-use App\Platform\Security\Account;
 use App\Platform\Security\Role;
 use App\Platform\Steps\Step;
 use App\Platform\Story\Said;
@@ -55,7 +53,6 @@ final readonly class FurnishRoom
         private Rooms $rooms,
         private Places $places,
         private Items $items,
-        private People $people,
         private EntityManagerInterface $entities,
         private Connection $database,
     ) {
@@ -137,11 +134,6 @@ final readonly class FurnishRoom
     public function place(string $address): Place
     {
         return $this->places->at($address) ?? throw new \LogicException("The demo room has no place “{$address}”.");
-    }
-
-    public function person(string $login): Account
-    {
-        return $this->people->named($login) ?? throw new \LogicException("The demo room has no “{$login}”.");
     }
 
     private function unit(Room $room, Said $said): Unit

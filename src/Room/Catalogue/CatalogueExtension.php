@@ -26,7 +26,7 @@ final class CatalogueExtension extends AbstractExtension implements ShowsOnPages
         return [
             new PagePart('legend of the room', 'room/catalogue/_legend.html.twig', 20),
             new PagePart('end of the rail', 'room/catalogue/_rail_end.html.twig', 20),
-            new PagePart('queue', 'room/catalogue/_queue.html.twig', 0),
+            new PagePart('queue', 'room/catalogue/_queue.html.twig'),
         ];
     }
 

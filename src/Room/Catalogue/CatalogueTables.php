@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Room\Catalogue;
 
 use App\Platform\Database\DeclaresTables;
+use App\Platform\Database\HangingRows;
 use App\Platform\Database\SchemaTables;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
@@ -53,11 +54,11 @@ final readonly class CatalogueTables implements DeclaresTables, WatchesTables, H
     public function partsOfThings(): array
     {
         return [
-            ThingPart::goesWith('companion', 'item_id = :item OR other_id = :item'),
-            ThingPart::goesWith('spot'),
-            ThingPart::goesWith('price'),
-            ThingPart::goesWith('rest'),
-            ThingPart::letsGo('item', 'parent_id'),
+            HangingRows::goesWith('companion', 'item_id = :id OR other_id = :id'),
+            HangingRows::goesWith('spot', 'item_id = :id'),
+            HangingRows::goesWith('price', 'item_id = :id'),
+            HangingRows::goesWith('rest', 'item_id = :id'),
+            HangingRows::letsGo('item', 'parent_id', 'parent_id = :id'),
         ];
     }
 }

@@ -35,7 +35,7 @@ final readonly class CountOtherwise
     {
         $this->entities->flush();
         foreach ($this->areas as $area) {
-            $area->checkRecount($item);
+            $area->recount($item, $retracking);
         }
         $last = $this->database->fetchOne('SELECT max(id) FROM movement WHERE item_id = ?', [$item->id]);
         if (null !== $last && false !== $last) {
@@ -44,9 +44,6 @@ final readonly class CountOtherwise
                 'was' => $retracking->was, 'becomes' => $retracking->becomes,
             ]);
             $this->convertBalances($item, $retracking);
-        }
-        foreach ($this->areas as $area) {
-            $area->recount($item, $retracking);
         }
         $item->tracking = $retracking->to;
         $this->index->item($item);

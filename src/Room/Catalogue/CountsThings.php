@@ -12,8 +12,6 @@ use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 #[AutoconfigureTag]
 interface CountsThings
 {
-    /** @throws StepRefused if a thing cannot be counted otherwise now */
-    public function checkRecount(Item $item): void;
-
+    /** @throws StepRefused if a thing cannot be counted otherwise now; the whole step is then taken back */
     public function recount(Item $item, Retracking $retracking): void;
 }

@@ -25,12 +25,13 @@ final readonly class DeleteItem
         if (false !== $this->database->fetchOne('SELECT 1 FROM movement WHERE item_id = ?', [$item->id])) {
             throw CatalogueRefused::hasMoved($item->name);
         }
-        $list = $this->parts->keptBy((int) $item->id);
+        $parts = $this->parts->all();
+        $list = $parts->keptBy((int) $item->id);
         if (null !== $list) {
             throw CatalogueRefused::isOnAList($item->name, $list);
         }
         $this->entities->flush();
-        $this->parts->go((int) $item->id);
+        $parts->go((int) $item->id);
         $this->index->forgetItem((int) $item->id);
         $this->entities->remove($item);
         $this->entities->flush();

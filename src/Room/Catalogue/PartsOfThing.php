@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Room\Catalogue;
 
-use App\Platform\Database\Row;
+use App\Platform\Database\AllThatHangs;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
@@ -16,40 +16,13 @@ final readonly class PartsOfThing
     {
     }
 
-    /** @return list<string> the tables */
-    public function tables(): array
+    public function all(): AllThatHangs
     {
-        return array_values(array_unique(array_map(static fn (ThingPart $part): string => $part->table, [...$this->all()])));
-    }
-
-    /** The name of a list on which it is, and which keeps it. */
-    public function keptBy(int $item): ?string
-    {
-        foreach ($this->all() as $part) {
-            $name = $part->keeps ? $this->database->fetchOne($part->sql, ['item' => $item]) : false;
-            if (false !== $name) {
-                return Row::word($name);
-            }
-        }
-
-        return null;
-    }
-
-    /** Takes away what goes with a thing, and lets go what stays without it. */
-    public function go(int $item): void
-    {
-        foreach ($this->all() as $part) {
-            if (!$part->keeps) {
-                $this->database->executeStatement($part->sql, ['item' => $item]);
-            }
-        }
-    }
-
-    /** @return iterable<int, ThingPart> */
-    private function all(): iterable
-    {
+        $rows = [];
         foreach ($this->areas as $area) {
-            yield from $area->partsOfThings();
+            $rows = [...$rows, ...$area->partsOfThings()];
         }
+
+        return new AllThatHangs($this->database, $rows);
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Room\Labels;
 
 use App\Platform\Database\DeclaresTables;
+use App\Platform\Database\HangingRows;
 use App\Platform\Database\SchemaTables;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 use App\Room\Catalogue\HasPartsOfThings;
-use App\Room\Catalogue\ThingPart;
 use Doctrine\DBAL\Types\Types;
 
 /** Labels that are wanted, and the sheets they are printed on. */
@@ -37,6 +37,6 @@ final readonly class LabelTables implements DeclaresTables, WatchesTables, HasPa
 
     public function partsOfThings(): array
     {
-        return [ThingPart::goesWith('label_wish')];
+        return [HangingRows::goesWith('label_wish', 'item_id = :id')];
     }
 }

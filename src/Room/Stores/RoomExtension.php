@@ -25,7 +25,7 @@ final class RoomExtension extends AbstractExtension implements ShowsOnPages
     public function onPages(): array
     {
         return [
-            new PagePart('room', 'room/stores/_beside.html.twig', 0),
+            new PagePart('room', 'room/stores/_beside.html.twig'),
             new PagePart('legend of the room', 'room/stores/_legend.html.twig', 10),
         ];
     }

@@ -11,7 +11,9 @@ final class StoresRefused
 {
     public static function isHomeOfAFolder(string $address, string $folder, string $kit): StepRefused
     {
-        return new StepRefused(\sprintf('%s with “%s” stands in %s. Take the kit up, or say where else its folder stands.', ucfirst($folder), $kit, $address));
+        $says = '%s with “%s” stands in %s. Take the kit up, or say where else its folder stands.';
+
+        return new StepRefused(\sprintf($says, ucfirst($folder), $kit, $address));
     }
 
     public static function addressIsTaken(string $address): StepRefused

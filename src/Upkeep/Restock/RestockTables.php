@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Upkeep\Restock;
 
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 use App\Room\Catalogue\HasPartsOfThings;
-use App\Room\Catalogue\ThingPart;
 
 /** What is always kept of a thing. */
 final readonly class RestockTables implements WatchesTables, HasPartsOfThings
@@ -19,6 +19,6 @@ final readonly class RestockTables implements WatchesTables, HasPartsOfThings
 
     public function partsOfThings(): array
     {
-        return [ThingPart::goesWith('stock_rule')];
+        return [HangingRows::goesWith('stock_rule', 'item_id = :id')];
     }
 }

@@ -5,11 +5,10 @@ declare(strict_types=1);
 namespace App\Upkeep\Rounds;
 
 use App\Kits\Kits\HasPartsOfKits;
-use App\Kits\Kits\KitPart;
+use App\Platform\Database\HangingRows;
 use App\Platform\Steps\WatchedTable;
 use App\Platform\Steps\WatchesTables;
 use App\Room\Catalogue\HasPartsOfThings;
-use App\Room\Catalogue\ThingPart;
 
 /** Rounds of upkeep, and what is to be done on them. */
 final readonly class UpkeepRoundTables implements WatchesTables, HasPartsOfKits, HasPartsOfThings
@@ -21,11 +20,15 @@ final readonly class UpkeepRoundTables implements WatchesTables, HasPartsOfKits,
 
     public function partsOfKits(): array
     {
-        return [KitPart::speaksOfIt('errand_task')];
+        return [HangingRows::keeps('errand_task', 'kit_id = :id')];
     }
 
     public function partsOfThings(): array
     {
-        return [ThingPart::keeps('errand_task', 'SELECT e.name FROM errand_task t JOIN errand e ON e.id = t.errand_id WHERE t.item_id = :item')];
+        return [HangingRows::keeps(
+            'errand_task',
+            'item_id = :id',
+            'SELECT e.name FROM errand_task t JOIN errand e ON e.id = t.errand_id WHERE t.item_id = :id',
+        )];
     }
 }

@@ -83,7 +83,7 @@ final class FreeStockTest extends RoomTestCase
             "SELECT 1 FROM pragma_foreign_key_list('$table') WHERE \"table\" = 'kit'",
         ));
         self::assertGreaterThan(10, \count($hanging));
-        self::assertSame([], array_diff($hanging, $this->service(PartsOfKit::class)->tables()));
+        self::assertSame([], array_diff($hanging, $this->service(PartsOfKit::class)->all()->tables()));
     }
 
     public function testAKitThatWasHandedOverCanBeDeletedAndComesBackWhole(): void
