@@ -252,7 +252,7 @@ const axe = () => readFileSync(createRequire(import.meta.url).resolve('axe-core/
  * @param {object} how options of axe; `without` is a selector of what is not looked at
  */
 export async function violations(page, { without = '', ...how } = {}) {
-    await page.evaluate(axe());
+    if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe());
     const report = await page.evaluate(
         ([left, options]) => window.axe.run(left === '' ? document : { exclude: [left] }, { resultTypes: ['violations'], ...options }),
         [without, how],

@@ -1,9 +1,10 @@
-// Runs files of browser tests one after another, with one server for the demo room:
+// Runs files of browser tests, as many beside each other as there are processors, each of these with its own server for the demo room:
 //   node tests/browser/run.mjs LOGS FILE…
 // Into the folder LOGS go browser.tap, what they said, and browser.times, how many seconds each took.
 import { spawn } from 'node:child_process';
 import { appendFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { availableParallelism } from 'node:os';
+import { basename, join } from 'node:path';
 import { Room } from './harness.mjs';
 
 const [logs, ...files] = process.argv.slice(2);
@@ -24,16 +25,22 @@ function run(file, server) {
     });
 }
 
-const room = await Room.demo();
+// What takes longest goes first, so that all end at about the same time.
+const LONG = ['pages', 'month', 'units', 'upkeep', 'stores', 'loop'];
+const place = (file) => (LONG.indexOf(basename(file, '.test.mjs')) + LONG.length + 1) % (LONG.length + 1);
+const waiting = files.sort((one, other) => place(one) - place(other));
+const rooms = await Promise.all(Array.from({ length: Math.min(availableParallelism(), files.length) }, () => Room.demo()));
+const closeAll = () => rooms.forEach((room) => room.close());
 for (const signal of ['SIGTERM', 'SIGINT']) {
     process.on(signal, () => {
-        room.close();
+        closeAll();
         process.exit(1);
     });
 }
 let failed = false;
-try {
-    for (const file of files) {
+
+async function runOneAfterAnother(room) {
+    for (let file = waiting.shift(); file !== undefined; file = waiting.shift()) {
         const began = Date.now();
         const { said, passed } = await run(file, JSON.stringify({ data: room.data, port: room.port }));
         failed ||= !passed;
@@ -42,7 +49,11 @@ try {
         const told = said.split('\n').filter((line) => TOLD.test(line));
         if (told.length > 0) console.log(told.join('\n'));
     }
+}
+
+try {
+    await Promise.all(rooms.map(runOneAfterAnother));
 } finally {
-    room.close();
+    closeAll();
 }
 process.exit(failed ? 1 : 0);

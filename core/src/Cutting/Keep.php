@@ -10,7 +10,7 @@ use Lottel\Core\Measure\Usual;
 /** From which sides on an offcut is worth keeping. Lengths as in Piece. */
 final readonly class Keep
 {
-    public function __construct(private int $short, private int $long)
+    public function __construct(public int $short, public int $long)
     {
     }
 

@@ -132,7 +132,7 @@ final class LendingController extends Page
             $one = $this->loans->one($loan, $input->choice('way', LoanWay::class));
             $until = $this->until($input);
             $input->check();
-            $one->until = $until;
+            $one->extend($until);
 
             return $this->said(null === $until ? 'It has no date any more.' : \sprintf('%s: until %s.', $one->item->name, $until->format('j F Y')));
         }, $this->index(...));

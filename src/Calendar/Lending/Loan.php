@@ -45,6 +45,12 @@ class Loan
     ) {
     }
 
+    /** Until when it may stay; null where nobody says. */
+    public function extend(?\DateTimeImmutable $until): void
+    {
+        $this->until = $until;
+    }
+
     /** How much of it is still with the other. */
     public function open(): int
     {

@@ -35,4 +35,10 @@ class Album
     {
         return $this->pages->filter(static fn (AlbumPage $page): bool => null === $page->item)->count();
     }
+
+    /** It is kept no more. */
+    public function remove(\DateTimeImmutable $at): void
+    {
+        $this->removedAt = $at;
+    }
 }

@@ -67,7 +67,7 @@ final class AlbumController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($id): Outcome {
             $album = $this->albums->one($id);
             if ($input->isTicked('remove')) {
-                $album->removedAt = $step->at;
+                $album->remove($step->at);
 
                 return Outcome::undoable($this->generateUrl('albums'), \sprintf('“%s” is kept no more; its pages stay where they are.', $album->name));
             }
@@ -128,7 +128,7 @@ final class AlbumController extends Page
 
     private function gap(AlbumPage $page): string
     {
-        $page->item = null;
+        $page->takeOut();
 
         return 'There is a gap again.';
     }
@@ -136,9 +136,10 @@ final class AlbumController extends Page
     private function filled(Input $input, AlbumPage $page): string
     {
         if ($input->isEmpty('item') && !$input->isEmpty('kit')) {
-            $page->kit = $this->albums->openKit($input->id('kit'));
+            $kit = $this->albums->openKit($input->id('kit'));
+            $page->assignTo($kit);
 
-            return \sprintf('%s makes that page.', $page->kit->name);
+            return \sprintf('%s makes that page.', $kit->name);
         }
         if ($input->isEmpty('item')) {
             $input->refuse('item', 'Which page fills the gap?');

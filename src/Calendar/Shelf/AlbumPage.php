@@ -35,4 +35,32 @@ class AlbumPage
         public string $title = '',
     ) {
     }
+
+    public function assignTo(?Kit $kit): void
+    {
+        $this->kit = $kit;
+    }
+
+    /** A page without a title is called as what is on it. */
+    public function fill(Item $item): void
+    {
+        [$this->item, $this->title] = [$item, '' === $this->title ? $item->name : $this->title];
+    }
+
+    /** There is a gap where it was. */
+    public function takeOut(): void
+    {
+        $this->item = null;
+    }
+
+    public function changePlacesWith(self $other): void
+    {
+        [$this->position, $other->position] = [$other->position, $this->position];
+    }
+
+    /** What is not before a new page comes after it. */
+    public function makeWayFor(self $new): void
+    {
+        $this->position += $this->position >= $new->position ? 1 : 0;
+    }
 }

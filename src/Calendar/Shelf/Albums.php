@@ -64,7 +64,7 @@ final readonly class Albums
         $page = new AlbumPage($album, null === $before ? self::last($album) + 1 : $before->position, $title);
         if (null !== $before) {
             foreach ($album->pages as $other) {
-                $other->position += $other->position >= $page->position ? 1 : 0;
+                $other->makeWayFor($page);
             }
         }
         $album->pages->add($page);
@@ -86,7 +86,7 @@ final readonly class Albums
         $at = array_search($page, $pages, true);
         $other = false === $at ? null : $pages[$at + ($isForward ? 1 : -1)] ?? null;
         if (null !== $other) {
-            [$page->position, $other->position] = [$other->position, $page->position];
+            $page->changePlacesWith($other);
         }
     }
 
@@ -97,7 +97,7 @@ final readonly class Albums
         if (null !== $there && $there !== $page && null === $there->album->removedAt) {
             throw ShelfRefused::isInAlbum($item->name, $there->album->name);
         }
-        [$page->item, $page->title] = [$item, '' === $page->title ? $item->name : $page->title];
+        $page->fill($item);
     }
 
     public function takeOut(AlbumPage $page): void

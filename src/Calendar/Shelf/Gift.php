@@ -47,4 +47,9 @@ class Gift
         public readonly string $note = '',
     ) {
     }
+
+    public function dedicateTo(?Occasion $occasion, ?\DateTimeImmutable $day): void
+    {
+        [$this->occasion, $this->occasionDay] = [$occasion, $day];
+    }
 }

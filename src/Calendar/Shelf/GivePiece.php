@@ -53,7 +53,7 @@ final readonly class GivePiece
         }
         $movement = $this->moved($step, $item, $quantity, $way, null === $contact ? $note : trim('to '.$contact->name.'. '.$note, ' .'));
         $gift = new Gift($item, $contact, $movement, $way, $quantity, $day->date(), $cents, $note);
-        [$gift->occasion, $gift->occasionDay] = [$occasion, $occasionDay?->date()];
+        $gift->dedicateTo($occasion, $occasionDay?->date());
         $this->entities->persist($gift);
         if (null !== $kept) {
             $this->entities->remove($kept);

@@ -29,4 +29,9 @@ class Contact
         public string $name,
     ) {
     }
+
+    public function like(string $likes): void
+    {
+        $this->likes = $likes;
+    }
 }

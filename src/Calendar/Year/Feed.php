@@ -33,4 +33,10 @@ class Feed
         public readonly \DateTimeImmutable $madeAt,
     ) {
     }
+
+    /** Nobody is answered by it any more. */
+    public function stop(\DateTimeImmutable $at): void
+    {
+        $this->stoppedAt = $at;
+    }
 }

@@ -44,7 +44,7 @@ final class FeedController extends Page
     {
         return $this->write($request, function (Input $input, Step $step) use ($feed): Outcome {
             $one = $this->feeds->one($this->me(), $feed);
-            $one->stoppedAt = $step->at;
+            $one->stop($step->at);
 
             return Outcome::final($this->generateUrl('year').'#feeds', \sprintf('The calendar for %s does not answer any more.', $one->name));
         }, fn (Problem $problem): Response => $this->again($problem));

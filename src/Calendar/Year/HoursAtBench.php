@@ -51,7 +51,7 @@ final readonly class HoursAtBench
     /** @param list<int> $minutes of the weekdays from Monday on */
     public function put(array $minutes): void
     {
-        $this->room()->weekMinutes = $minutes;
+        $this->room()->setWeek($minutes);
     }
 
     /** @param int|null $minutes null where the day is as its weekday again */
@@ -61,7 +61,7 @@ final readonly class HoursAtBench
         match (true) {
             null === $minutes => null === $there ? null : $this->entities->remove($there),
             null === $there => $this->entities->persist(new OtherHours($day, $minutes)),
-            default => $there->minutes = $minutes,
+            default => $there->setMinutes($minutes),
         };
     }
 

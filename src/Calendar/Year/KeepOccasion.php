@@ -39,7 +39,7 @@ final readonly class KeepOccasion
                 throw YearRefused::occasionHasKit($occasion->name, $for->kit->name);
             }
         }
-        $occasion->removedAt = $at;
+        $occasion->remove($at);
     }
 
     public static function nameOf(OccasionKind $kind, string $person): string

@@ -71,6 +71,11 @@ class Occasion
         [$this->pieces, $this->daysAhead, $this->lasts] = [$said->pieces, $said->daysAhead, $said->lasts];
     }
 
+    public function remove(\DateTimeImmutable $at): void
+    {
+        $this->removedAt = $at;
+    }
+
     /** What it wants as the shelf calls it, said or usual; empty where nobody knows. */
     public function wanted(): string
     {

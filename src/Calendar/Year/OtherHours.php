@@ -22,4 +22,9 @@ class OtherHours
         public int $minutes,
     ) {
     }
+
+    public function setMinutes(int $minutes): void
+    {
+        $this->minutes = $minutes;
+    }
 }

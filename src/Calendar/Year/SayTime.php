@@ -23,9 +23,9 @@ final readonly class SayTime
     public function __invoke(Kit $kit, ?\DateTimeImmutable $due, ?int $minutes, int $dryingDays, ?\DateTimeImmutable $readyFrom): void
     {
         $kit->checkOpen();
-        $kit->dueOn = $due;
+        $kit->setDue($due);
         $time = $this->entities->getRepository(TimeOfKit::class)->findOneBy(['kit' => $kit]) ?? new TimeOfKit($kit);
-        [$time->minutes, $time->dryingDays, $time->readyFrom] = [$minutes, $dryingDays, $readyFrom];
+        $time->say($minutes, $dryingDays, $readyFrom);
         $isSaid = null !== $minutes || $dryingDays > 0 || null !== $readyFrom;
         match (true) {
             $isSaid => $this->entities->persist($time),

@@ -32,4 +32,10 @@ class TimeOfKit
         public readonly Kit $kit,
     ) {
     }
+
+    /** @param int|null $minutes null where it is to be estimated */
+    public function say(?int $minutes, int $dryingDays, ?\DateTimeImmutable $readyFrom): void
+    {
+        [$this->minutes, $this->dryingDays, $this->readyFrom] = [$minutes, $dryingDays, $readyFrom];
+    }
 }

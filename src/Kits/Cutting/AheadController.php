@@ -13,6 +13,8 @@ use App\Room\Catalogue\Items;
 use App\Room\Stores\RoomReading;
 use App\Room\Stores\Rooms;
 use Lottel\Core\Cutting\AskedPiece;
+use Lottel\Core\Cutting\Keep;
+use Lottel\Core\Cutting\Trimmer;
 use Lottel\Core\Homes\OffcutSchool;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -106,8 +108,8 @@ final class AheadController extends Page
             $input->check();
             \assert(null !== $short && null !== $long);
             $trimmer = $this->rooms->all()[0]->trimmer;
-            [$trimmer->longestCut, $trimmer->smallestStrip, $trimmer->sheetsTogether] = [$longest?->ticks, $strip->ticks ?? 0, $together];
-            [$trimmer->keepShort, $trimmer->keepLong, $trimmer->offcuts, $trimmer->centsPerCut] = [$short->ticks, $long->ticks, $school, $cents];
+            $trimmer->cutting(new Trimmer($longest?->ticks, $strip->ticks ?? 0), $together, $cents);
+            $trimmer->keeping(new Keep($short->ticks, $long->ticks), $school);
 
             return Outcome::undoable($this->generateUrl('trimmer'), 'Written down; plans made from now on keep to it.');
         }, $this->trimmer(...));

@@ -53,7 +53,7 @@ final readonly class AskForPieces
             } elseif ($like->quantity + $piece->quantity > AskedPiece::MOST) {
                 throw InvalidPieces::quantityIsOut($line->line, AskedPiece::MOST);
             } else {
-                $like->quantity += $piece->quantity;
+                $like->want($like->quantity + $piece->quantity);
             }
         }
         if (array_sum(array_map(static fn (PieceToCut $piece): int => $piece->quantity, $there)) > self::MOST_PIECES) {
@@ -72,7 +72,7 @@ final readonly class AskForPieces
         $first = $asked[0];
         $name = \sprintf('%d × %s', $first->quantity, $first->name).(\count($asked) > 1 ? ' and more' : '').', ahead of time';
         $kit = ($this->planKit)($step, new KitDescription(ucfirst($name)));
-        $this->cutting->plan($kit)->isAhead = true;
+        $this->cutting->plan($kit)->cutAhead();
         $this->entities->flush();
         $this($kit, $asked, $paper);
 
@@ -95,7 +95,7 @@ final readonly class AskForPieces
         if (0 === $quantity) {
             $this->entities->remove($piece);
         } else {
-            $piece->quantity = $quantity;
+            $piece->want($quantity);
         }
         ($this->plan)($piece->kit);
     }

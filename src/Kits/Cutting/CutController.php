@@ -114,7 +114,7 @@ final class CutController extends Page
             $isEnough = $input->isTicked('enough');
             $isBetter = !$isEnough && $plan->better($kit);
             if ($isEnough) {
-                $this->cutting->plan($kit)->effort = \count(PlanCuts::EFFORTS);
+                $this->cutting->plan($kit)->beEnough();
             }
 
             return $this->done($kit, $isBetter ? 'A better plan: '.$this->planInWords($kit) : '');

@@ -37,4 +37,35 @@ class CutPlanOfKit
         public readonly Kit $kit,
     ) {
     }
+
+    /** Its pieces are cut ahead of time: the kit is a batch. */
+    public function cutAhead(): void
+    {
+        $this->isAhead = true;
+    }
+
+    /** No better plan is looked for. */
+    public function beEnough(): void
+    {
+        $this->effort = \count(PlanCuts::EFFORTS);
+    }
+
+    /** It was planned anew, by the first effort; so many sheets at the least are needed. */
+    public function startFrom(int $least): void
+    {
+        [$this->least, $this->effort] = [$least, 1];
+    }
+
+    /** One more effort was made; so many sheets at the least are needed. */
+    public function countEffort(int $least): void
+    {
+        ++$this->effort;
+        $this->least = max($this->least, $least);
+    }
+
+    /** The trimmer's fence was set to so many ticks. */
+    public function setFence(int $setting): void
+    {
+        $this->setting = $setting;
+    }
 }

@@ -49,7 +49,7 @@ final readonly class LogCuts
         $done = [];
         foreach ($this->cutting->sheets($kit) as $row) {
             if (!$row->isLogged && $row->sheet()->isBegun() && $row->sheet()->isDone()) {
-                $row->isLogged = true;
+                $row->markLogged();
                 $root = $row->sheet()->root;
                 $done[implode('/', [$row->item->id, $root->width, $root->height])][] = $row;
             }

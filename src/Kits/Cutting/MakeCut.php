@@ -44,7 +44,7 @@ final readonly class MakeCut
             }
             $row->put($row->sheet()->cut($name));
         }
-        $this->cutting->plan($kit)->setting = $setting;
+        $this->cutting->plan($kit)->setFence($setting);
         $this->entities->flush();
 
         return ($this->log)($step, $kit);
@@ -117,7 +117,7 @@ final readonly class MakeCut
         if ($many > $this->table->of($kit)->unscored($piece)) {
             throw CuttingRefused::isScoredAlready($piece->name);
         }
-        $piece->scored += $many;
+        $piece->score($many);
     }
 
     /**

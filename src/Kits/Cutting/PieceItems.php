@@ -30,7 +30,7 @@ final readonly class PieceItems
 
     public function of(PieceToCut $piece): Item
     {
-        return $piece->item ??= $this->like($piece) ?? $this->made($piece);
+        return $piece->item ?? $piece->become($this->like($piece) ?? $this->made($piece));
     }
 
     private function like(PieceToCut $piece): ?Item

@@ -106,6 +106,27 @@ class PieceToCut
         return $piece;
     }
 
+    public function want(int $quantity): void
+    {
+        $this->quantity = $quantity;
+    }
+
+    public function standFor(?string $part): void
+    {
+        $this->part = $part;
+    }
+
+    public function score(int $many): void
+    {
+        $this->scored += $many;
+    }
+
+    /** It is that thing of the catalogue from now on. */
+    public function become(Item $item): Item
+    {
+        return $this->item = $item;
+    }
+
     public function size(): Size
     {
         return Size::ofTicks($this->width, $this->height);

@@ -47,7 +47,8 @@ final readonly class PlanCuts
         $planned = $this->planned($job, 0);
         $this->take($kit, $job, $planned);
         $plan = $this->cutting->plan($kit);
-        [$plan->least, $plan->effort] = [$planned->least, [] === $job->pieces() ? \count(self::EFFORTS) : 1];
+        $plan->startFrom($planned->least);
+        [] === $job->pieces() ? $plan->beEnough() : null;
         $this->putOnList($kit);
     }
 
@@ -62,8 +63,7 @@ final readonly class PlanCuts
         $job = $this->job($kit);
         $now = $this->scoreOfPlan($kit, $job);
         $planned = $this->planned($job, $plan->effort);
-        ++$plan->effort;
-        $plan->least = max($plan->least, $planned->least);
+        $plan->countEffort($planned->least);
         if (!$planned->score->isBetterThan($now)) {
             return false;
         }

@@ -57,4 +57,10 @@ class SheetOnTable
         $this->sheet = $sheet;
         $this->tree = $sheet->root->kept();
     }
+
+    /** The log has what it became. */
+    public function markLogged(): void
+    {
+        $this->isLogged = true;
+    }
 }

@@ -48,4 +48,9 @@ class DesignOfKit
         $this->document = KeptDesign::of($design);
         ++$this->revision;
     }
+
+    public function keepAs(Pattern $pattern): void
+    {
+        $this->pattern = $pattern;
+    }
 }

@@ -49,8 +49,8 @@ final readonly class FollowChanges implements DesignedList, DesignedPieces
         if (null === $read) {
             return null;
         }
-        $kit->makes = Makes::beginning($words, 200);
-        $kit->name = mb_strtoupper(mb_substr($kit->name, 0, 1)).mb_substr($kit->name, 1);
+        $kit->say(Makes::beginning($words, 200));
+        $kit->rename(mb_strtoupper(mb_substr($kit->name, 0, 1)).mb_substr($kit->name, 1));
         ($this->begin)($kit, $read->design);
 
         return $read->sentence();

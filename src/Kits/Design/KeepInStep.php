@@ -37,7 +37,7 @@ final readonly class KeepInStep
     /** @throws InvalidPieces if it asks for more pieces than a plan can be made of */
     public function __invoke(Kit $kit, Design $design): void
     {
-        $kit->makes = Makes::numbered($kit->makes, $design->quantity);
+        $kit->say(Makes::numbered($kit->makes, $design->quantity));
         if ($this->pieces($kit, $design)) {
             ($this->plan)($kit);
         }
@@ -69,7 +69,7 @@ final readonly class KeepInStep
                 continue;
             }
             unset($there[(int) $like->id]);
-            $like->part = $wanted->part;
+            $like->standFor($wanted->part);
             $isChanged = $this->change($like, $quantity) || $isChanged;
         }
         foreach ($there as $gone) {
@@ -89,7 +89,7 @@ final readonly class KeepInStep
             return true;
         }
         $isChanged = $piece->quantity !== $quantity;
-        $piece->quantity = $quantity;
+        $piece->want($quantity);
 
         return $isChanged;
     }

@@ -28,7 +28,7 @@ final readonly class KeepPattern
         $row = $this->designs->asSeen($kit, $seen);
         $pattern = new Pattern($name, $row->design(), $step->at);
         $this->entities->persist($pattern);
-        $row->pattern = $pattern;
+        $row->keepAs($pattern);
 
         return $pattern;
     }

@@ -43,4 +43,10 @@ class Pattern
     {
         $this->document = KeptDesign::of($design);
     }
+
+    /** It is not offered any more. */
+    public function remove(\DateTimeImmutable $at): void
+    {
+        $this->removedAt = $at;
+    }
 }

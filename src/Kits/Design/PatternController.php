@@ -89,7 +89,7 @@ final class PatternController extends Page
         return $this->write($request, function (Input $input, Step $step) use ($pattern, $make): Outcome {
             $kept = $this->designs->pattern($pattern);
             if ($input->isTicked('remove')) {
-                $kept->removedAt = $step->at;
+                $kept->remove($step->at);
 
                 return Outcome::undoable($this->generateUrl('patterns'), \sprintf('“%s” is kept no more.', $kept->name));
             }

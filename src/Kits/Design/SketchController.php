@@ -51,7 +51,8 @@ final class SketchController extends Page
         $new = $old = null;
         $response = $this->write($request, function () use ($id, &$new, &$old): Outcome {
             $kit = $this->kits->one($id);
-            [$old, $kit->sketch] = [$kit->sketch, $new];
+            $old = $kit->sketch;
+            $kit->sketch($new);
 
             return Outcome::final($this->generateUrl('design', ['id' => $id]), 'The sketch stays with the kit.');
         }, fn (Problem $problem): Response => $this->again($id, $problem), function (Input $input) use ($id, &$new): void {
@@ -68,7 +69,7 @@ final class SketchController extends Page
     public function off(Request $request, int $id): Response
     {
         return $this->write($request, function () use ($id): Outcome {
-            $this->kits->one($id)->sketch = null;
+            $this->kits->one($id)->sketch(null);
 
             return Outcome::undoable($this->generateUrl('design', ['id' => $id]), 'The sketch is taken off.');
         }, fn (Problem $problem): Response => $this->again($id, $problem));

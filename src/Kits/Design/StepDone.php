@@ -25,4 +25,10 @@ class StepDone
         public int $done,
     ) {
     }
+
+    /** So many of it are done. */
+    public function count(int $many): void
+    {
+        $this->done = $many;
+    }
 }

@@ -25,7 +25,7 @@ final readonly class DeleteKit
         $this->entities->flush();
         $parts = $this->parts->all();
         if (null !== $parts->keptBy((int) $kit->id)) {
-            $kit->removedAt = $step->at;
+            $kit->remove($step->at);
 
             return;
         }

@@ -25,4 +25,9 @@ class Folder
         public readonly Place $place,
     ) {
     }
+
+    public function giveHome(?Place $home): void
+    {
+        $this->home = $home;
+    }
 }

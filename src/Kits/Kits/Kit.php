@@ -78,6 +78,37 @@ class Kit
         $this->note = $said->note;
     }
 
+    public function rename(string $name): void
+    {
+        $this->name = $name;
+    }
+
+    public function say(string $makes): void
+    {
+        $this->makes = $makes;
+    }
+
+    public function setDue(?\DateTimeImmutable $day): void
+    {
+        $this->dueOn = $day;
+    }
+
+    public function note(string $note): void
+    {
+        $this->note = $note;
+    }
+
+    public function sketch(?string $photo): void
+    {
+        $this->sketch = $photo;
+    }
+
+    /** It is planned no longer, though the log speaks of it. */
+    public function remove(\DateTimeImmutable $at): void
+    {
+        $this->removedAt = $at;
+    }
+
     public function isClosed(): bool
     {
         return Stage::Closed === $this->stage;

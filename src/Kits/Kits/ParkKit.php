@@ -43,7 +43,7 @@ final readonly class ParkKit
             throw KitsRefused::isParked($kit->name, $tray->address);
         }
         $folder = $this->freeFolder();
-        $folder->home = $home;
+        $folder->giveHome($home);
         $this->carry($step, $kit, $tray, $folder->place);
 
         return $folder->place;

@@ -29,7 +29,7 @@ final readonly class PlanFromSentence
         $design = $this->design->reads($kit, $sentence);
         $passedOver = PassedOver::sentence($sentence, $this->measures->measure(), null !== $design);
         if ('' !== $passedOver || ($sentence !== $kit->makes && $sentence !== $kit->name)) {
-            $kit->note = $sentence;
+            $kit->note($sentence);
         }
 
         return new PlannedFromSentence($kit, null !== $design, trim(($design ?? $this->whatNext($sentence)).' '.$passedOver));

@@ -42,7 +42,7 @@ final readonly class DoStep
             $row = new StepDone($kit, $key, 0);
             $this->entities->persist($row);
         }
-        $row->done = $done;
+        $row->count($done);
 
         return $step;
     }

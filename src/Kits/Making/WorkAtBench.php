@@ -59,7 +59,7 @@ final readonly class WorkAtBench
             $this->useUp($step, $kit, $taken->item, $taken->quantity, 'went into '.$name);
         }
         $piece = $this->madeBefore($kit, $name) ?? $this->newPiece($kit, $name);
-        $piece->home = $home ?? $piece->home;
+        $piece->giveHome($home ?? $piece->home);
         $this->index->item($piece);
         $this->log->move($step, $piece->moves($quantity, $this->places->outside(Outside::MadeHere), $tray, Reason::Make), $kit->inLog());
 
@@ -96,7 +96,7 @@ final readonly class WorkAtBench
     private function newPiece(Kit $kit, string $name): Item
     {
         $piece = new Item($name, Kind::FinishedPiece, Tracking::Count, null);
-        $piece->themes = '' === $kit->occasion ? [] : [$kit->occasion];
+        $piece->putThemes('' === $kit->occasion ? [] : [$kit->occasion]);
         $this->entities->persist($piece);
 
         return $piece;

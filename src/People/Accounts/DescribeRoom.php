@@ -20,7 +20,7 @@ final readonly class DescribeRoom
     {
         foreach ($this->rooms->all() as $index => $room) {
             $room->measureIn($measure, $timeZone);
-            $room->name = 0 === $index ? $name : $room->name;
+            $room->rename(0 === $index ? $name : $room->name);
         }
         $this->entities->flush();
         $this->atHand->reset();

@@ -29,13 +29,13 @@ final readonly class KeepPeople
     /** Sets a password; all other sessions of that person end. */
     public function setPassword(Account $account, #[\SensitiveParameter] string $password): void
     {
-        $account->password = $this->hasher->hashPassword($account, $password);
+        $account->signInWith($this->hasher->hashPassword($account, $password));
         $this->endSessions($account);
     }
 
     public function endSessions(Account $account): void
     {
-        ++$account->signIns;
+        $account->endSessions();
     }
 
     /** @throws StepRefused if it is an owner, who is grown up */
@@ -44,7 +44,7 @@ final readonly class KeepPeople
         if ($isChild && Role::Owner === $account->role) {
             throw AccountsRefused::ownerIsGrownUp($account->name);
         }
-        $account->isChild = $isChild;
+        $account->markChild($isChild);
     }
 
     /** @throws StepRefused if nobody would be left to look after the room */
@@ -53,9 +53,8 @@ final readonly class KeepPeople
         if (Role::Owner === $account->role && 1 === $this->entities->getRepository(Account::class)->count(['role' => Role::Owner, 'leftAt' => null])) {
             throw AccountsRefused::lastOwner($account->name);
         }
-        $account->leftAt = $step->at;
-        $account->login = '~'.$account->id;
-        $account->password = self::NO_PASSWORD;
+        $account->leave($step->at);
+        $account->signInWith(self::NO_PASSWORD);
         $this->endSessions($account);
     }
 }

@@ -41,8 +41,8 @@ final readonly class OpenRoom
             throw new \DomainException(\sprintf('There is somebody with the log-in “%s” already.', $newcomer->login));
         }
         $account = new Account($newcomer->login, $newcomer->name, $role);
-        $account->password = $this->hasher->hashPassword($account, $newcomer->password);
-        $account->isChild = $newcomer->isChild;
+        $account->signInWith($this->hasher->hashPassword($account, $newcomer->password));
+        $account->markChild($newcomer->isChild);
         $this->entities->persist($account);
 
         return $account;

@@ -51,7 +51,7 @@ final readonly class FillYear
         foreach ($year->parts('dates') as $date) {
             ($this->keep)(self::said($date, $today->plus($date->int('day'))));
             if ($date->has('likes')) {
-                $this->contacts->named($date->text('of'))->likes = $date->text('likes');
+                $this->contacts->named($date->text('of'))->like($date->text('likes'));
             }
         }
     }
@@ -93,13 +93,13 @@ final readonly class FillYear
         }
         foreach (array_keys($year->parts('collections')) as $collection) {
             foreach ($year->part('collections')->texts($collection) as $name) {
-                $this->room->item($name)->collection = $collection;
+                $this->room->item($name)->putIntoCollection($collection);
             }
         }
         foreach ($this->entities->getRepository(Item::class)->findBy(['kind' => Kind::FinishedPiece]) as $piece) {
             $words = explode(' ', $piece->name);
             $size = $year->named('sizes')[end($words)] ?? null;
-            $piece->details += null === $size ? [] : ['measures' => $size];
+            $piece->learn(null === $size ? [] : ['measures' => $size]);
         }
         $this->album($year->part('album'));
     }
@@ -112,7 +112,7 @@ final readonly class FillYear
             $page = $this->albums->add($album, $title);
             $item = $this->entities->getRepository(Item::class)->findOneBy(['name' => $title]);
             null === $item ? null : $this->albums->fill($page, $item);
-            $page->kit = isset($kits[$title]) ? $this->kit($kits[$title]) : null;
+            isset($kits[$title]) ? $page->assignTo($this->kit($kits[$title])) : null;
         }
     }
 

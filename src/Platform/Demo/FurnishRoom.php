@@ -96,7 +96,7 @@ final readonly class FurnishRoom
                 $inner->text('name'),
                 $inner->int('layer', 0),
             );
-            $part->season = $inner->text('season', '');
+            $part->dedicateTo($inner->text('season', ''));
         }
         $this->entities->flush();
         $this->database->executeStatement(
@@ -150,7 +150,7 @@ final readonly class FurnishRoom
             new UnitSize(rowHeights: $heights),
         );
         $unit = $places[0]->unit ?? throw new \LogicException('A unit has places.');
-        $unit->caution = $said->text('caution', '');
+        $unit->warn($said->text('caution', ''));
 
         return $unit;
     }
@@ -171,7 +171,7 @@ final readonly class FurnishRoom
             mostGrams: $said->has('carries') ? $said->int('carries') : $place->mostGrams,
             fileAfterUses: $said->has('file_after_uses') ? $said->int('file_after_uses') : null,
         ));
-        $place->isForSeason = $said->has('for_season');
+        $place->keepForSeason($said->has('for_season'));
         $this->index->place($place);
     }
 
@@ -182,16 +182,13 @@ final readonly class FurnishRoom
         $kind = $this->firstKind($words) ?? $place->saysKind ?? Kind::Other;
         $tracking = \in_array('count', $words, true) ? Tracking::Count : $kind->usualTracking();
         $item = new Item($thing->name, $kind, $tracking, $place);
-        $item->maker = '' === $thing->maker ? $place->saysMaker : $thing->maker;
-        $item->themes = [] === $thing->themes && '' !== $place->saysTheme ? [$place->saysTheme] : $thing->themes;
-        $item->colourName = $thing->colour;
-        $item->colour = $colours->has($thing->colour) ? $colours->text($thing->colour) : null;
-        $item->sentiments = Kind::StampSet === $place->saysKind ? str_replace(' / ', "\n", $thing->words) : '';
+        $item->creditTo('' === $thing->maker ? $place->saysMaker : $thing->maker)
+            ->putThemes([] === $thing->themes && '' !== $place->saysTheme ? [$place->saysTheme] : $thing->themes)
+            ->colour($colours->has($thing->colour) ? $colours->text($thing->colour) : null, $thing->colour)
+            ->quote(Kind::StampSet === $place->saysKind ? str_replace(' / ', "\n", $thing->words) : '');
         $item->sheet->put($thing->sheet($kind));
-        $item->cutSizes = $thing->cutSizes()?->ticks();
-        $item->parent = '' === $thing->parent() ? null : $this->item($thing->parent());
-        $hazards = array_values(array_filter($words, static fn (string $word): bool => null !== Hazard::tryFrom($word)));
-        $item->hazards = array_values(array_unique([...$item->hazards, ...$hazards]));
+        $item->cuts($thing->cutSizes())->traceTo('' === $thing->parent() ? null : $this->item($thing->parent()));
+        $item->warnOf([...$item->careFor(), ...array_values(array_filter(array_map(Hazard::tryFrom(...), $words)))]);
         $this->entities->persist($item);
         $this->index->item($item);
         $quantity = (new QuantityText(LengthUnit::Inch))->parse(Tracking::One === $tracking ? '1' : $thing->quantity, $tracking);

@@ -40,6 +40,29 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface, Equa
     ) {
     }
 
+    /** Signs in with a password from now on, of which only the hash is kept. */
+    public function signInWith(#[\SensitiveParameter] string $hash): void
+    {
+        $this->password = $hash;
+    }
+
+    /** All sessions of that person end. */
+    public function endSessions(): void
+    {
+        ++$this->signIns;
+    }
+
+    public function markChild(bool $isChild): void
+    {
+        $this->isChild = $isChild;
+    }
+
+    /** Works here no longer; the log-in is free for somebody else, and the log keeps the name. */
+    public function leave(\DateTimeImmutable $at): void
+    {
+        [$this->leftAt, $this->login] = [$at, '~'.$this->id];
+    }
+
     /** Whether a session that began with this account may go on with that one. */
     public function isEqualTo(UserInterface $user): bool
     {

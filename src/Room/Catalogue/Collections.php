@@ -73,7 +73,7 @@ final readonly class Collections
         $items = $this->of($name);
         foreach ($items as $item) {
             $old = $item->home;
-            [$item->home, $item->collection] = [null, ''];
+            $item->giveHome(null)->putIntoCollection('');
             $this->index->item($item);
             $there = null === $old ? 0 : $this->log->quantity((int) $item->id, (int) $old->id);
             if (null !== $old && $there > 0) {

@@ -45,7 +45,7 @@ final readonly class CountOtherwise
             ]);
             $this->convertBalances($item, $retracking);
         }
-        $item->tracking = $retracking->to;
+        $item->countAs($retracking->to);
         $this->index->item($item);
     }
 

@@ -24,7 +24,7 @@ final readonly class DescribeItem
         }
         $isRenamed = $record->name !== $item->name;
         $item->describe($record);
-        $item->tracking = $tracking;
+        $item->countAs($tracking);
         $this->index->item($item);
         if ($isRenamed) {
             $this->labels->wishForThing($item, 'renamed');
@@ -36,7 +36,7 @@ final readonly class DescribeItem
     {
         $twin = new Item($item->name, $item->kind, $item->tracking, $item->home);
         $twin->describe($item->record());
-        $twin->name = mb_substr($item->name, 0, 193).' (copy)';
+        $twin->rename(mb_substr($item->name, 0, 193).' (copy)');
         $this->entities->persist($twin);
         $this->index->item($twin);
 

@@ -66,7 +66,7 @@ final readonly class EmptyPlace
             $this->log->move($step, $movement, null, 'with all that was in '.$from->address);
         }
         foreach ($this->items->withHome($from) as $item) {
-            $item->home = $to;
+            $item->giveHome($to);
             $this->index->item($item);
         }
 

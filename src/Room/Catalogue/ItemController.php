@@ -272,7 +272,8 @@ final class ItemController extends Page
         $new = $old = null;
         $response = $this->write($request, function (Input $input) use ($id, &$new, &$old): Outcome {
             $item = $this->items->one($id);
-            [$old, $item->photo] = [$item->photo, $new];
+            $old = $item->photo;
+            $item->showAs($new);
 
             return Outcome::final($this->itemUrl($item), 'The photo is kept. Where it was taken is not.');
         }, fn (Problem $problem): Response => $this->showItem($id, $problem), function (Input $input) use (&$new): void {
@@ -303,7 +304,7 @@ final class ItemController extends Page
             $item = $this->items->one($id);
             $colour = $input->colour('colour');
             $input->check();
-            $item->colour = $colour;
+            $item->colour($colour);
             $index->item($item);
 
             return Outcome::undoable($this->itemUrl($item), 'That is its colour now.');

@@ -64,8 +64,7 @@ final readonly class KeepHomes
     private function giveOneHome(Step $step, Item $item, Place $home): void
     {
         $old = $item->home;
-        $item->home = $home;
-        $item->seasonHome = self::seasonHome($item, $old, $home);
+        $item->giveHome($home)->giveHomeAfterSeason(self::seasonHome($item, $old, $home));
         $this->index->item($item);
         if (null !== $old && $old !== $home) {
             $this->labels->wishForThing($item, 'moved');

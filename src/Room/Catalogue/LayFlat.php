@@ -31,7 +31,7 @@ final readonly class LayFlat
         if (null === $rest) {
             $this->entities->persist(new Rest($item, $until));
         } else {
-            $rest->until = $until;
+            $rest->until($until);
         }
 
         return $until;

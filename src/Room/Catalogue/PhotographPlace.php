@@ -19,9 +19,7 @@ final readonly class PhotographPlace
     /** @return string|null the photo that it takes the place of */
     public function keep(Place $place, ?string $photo): ?string
     {
-        [$old, $place->photo] = [$place->photo, $photo];
-
-        return $old;
+        return $place->show($photo);
     }
 
     /** A thing that lives in a place is seen there; it is known where it is seen no more than once. */

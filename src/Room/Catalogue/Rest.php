@@ -22,4 +22,9 @@ class Rest
         public \DateTimeImmutable $until,
     ) {
     }
+
+    public function until(\DateTimeImmutable $until): void
+    {
+        $this->until = $until;
+    }
 }

@@ -9,7 +9,6 @@ use App\Room\Log\LogBook;
 use App\Room\Stores\Place;
 use App\Room\Stores\Places;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
@@ -51,14 +50,9 @@ final readonly class TakeIn
     public function write(Place $place, PastedThing $thing): Item
     {
         $item = new Item($thing->name, $thing->kind, $thing->tracking, PlaceNature::Storage === $place->nature ? $place : null);
-        $item->maker = $thing->maker;
-        $item->themes = $thing->themes;
-        $item->colourName = $thing->colourName;
-        $item->colour = $thing->colour;
-        $item->season = $thing->season;
+        $item->creditTo($thing->maker)->putThemes($thing->themes)->colour($thing->colour, $thing->colourName)->keepFor($thing->season);
+        $item->cuts($thing->cutSizes)->warnOf($thing->hazards);
         $item->sheet->put($thing->sheet);
-        $item->cutSizes = $thing->cutSizes?->ticks();
-        $item->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $thing->hazards);
         $this->entities->persist($item);
 
         return $item;

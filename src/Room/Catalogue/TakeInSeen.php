@@ -28,7 +28,7 @@ final readonly class TakeInSeen
             if (null === $item || null === $new->seen) {
                 continue;
             }
-            $item->photo ??= $new->seen->cutOut;
+            $item->showAs($item->photo ?? $new->seen->cutOut);
             if (true === $item->home?->isWithin($place)) {
                 $this->photograph->saw($item, $place, $new->seen->spot);
             }

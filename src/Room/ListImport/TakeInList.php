@@ -154,10 +154,7 @@ final readonly class TakeInList
     private function item(Step $step, ListRow $row, ?int $place): Item
     {
         $item = $this->takeIn->write($this->place($place ?? 0), $row->thing);
-        $item->sentiments = $row->words;
-        $item->collection = $row->collection;
-        $item->note = $row->note;
-        $item->season = '' === $row->season ? $item->season : $row->season;
+        $item->quote($row->words)->putIntoCollection($row->collection)->note($row->note)->keepFor('' === $row->season ? $item->season : $row->season);
         if (null !== $row->cents) {
             $this->prices->known($item, $row->cents, 1, $step->at, $row->shop);
         }

@@ -19,7 +19,7 @@ final readonly class AddRoom
     public function __invoke(string $name): Room
     {
         $room = new Room($name, $this->measures->measure(), $this->frame->room()->timeZone);
-        $room->plan = (new RoomLayout())->toArray();
+        $room->arrange(new RoomLayout());
         $this->entities->persist($room);
         $this->entities->flush();
 

@@ -70,7 +70,7 @@ final readonly class ArrangeRoom
             }
         }
         $layout->check(array_map(static fn (Unit $unit): Footprint => $unit->footprint(), $units));
-        $room->plan = $layout->toArray();
+        $room->arrange($layout);
         $this->number();
     }
 
@@ -83,7 +83,7 @@ final readonly class ArrangeRoom
                 $units[(int) $unit->id] = $unit;
             }
             foreach ($room->layout()->walk(array_values(array_map(static fn (Unit $unit): Footprint => $unit->footprint(), $units))) as $id) {
-                $units[$id]->walk = ++$walk;
+                $units[$id]->numberOnWalk(++$walk);
             }
         }
     }

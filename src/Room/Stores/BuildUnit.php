@@ -65,7 +65,7 @@ final readonly class BuildUnit
         foreach ($plan->places as $planned) {
             $place = Place::inUnit($unit, $planned->kind, (string) $planned->address, $planned->name, $planned->front);
             $place->putInside($planned->inside);
-            $place->mostGrams = $template->mostGrams();
+            $place->bear($template->mostGrams());
             $this->entities->persist($place);
             $places[] = $place;
         }
@@ -82,7 +82,7 @@ final readonly class BuildUnit
     public function divide(Place $outer, string $label, string $kind, string $name, int $layer): Place
     {
         $inner = $this->inner($outer, $label, $kind, $name);
-        $inner->layer = $layer;
+        $inner->lieInLayer($layer);
 
         return $inner;
     }

@@ -47,7 +47,7 @@ final readonly class ChangeFurniture
             );
             $added[] = $this->newPlace($unit, $above, $front);
         }
-        $unit->height += $ticks;
+        $unit->grow($ticks);
 
         return $added;
     }
@@ -156,7 +156,7 @@ final readonly class ChangeFurniture
         $new = $this->freeInner($outer, $label);
         $place->goInto($outer);
         foreach ([$place, ...$this->places->allInner($place)] as $one) {
-            $one->unit = $outer->unit;
+            $one->standIn($outer->unit);
         }
         $this->rename([[$place, $new]]);
     }
@@ -186,7 +186,7 @@ final readonly class ChangeFurniture
         $place = Place::inUnit($unit, $like->kind, $this->freeNumber($unit), '', $front);
         $place->sayAs($like);
         $place->putInside($front->inside($unit->kind(), Length::ofTicks($unit->depth)));
-        $place->mostGrams = $like->mostGrams;
+        $place->bear($like->mostGrams);
         $this->entities->persist($place);
         $this->index->place($place);
         $this->labels->wishForPlace($place, 'new');
@@ -259,11 +259,11 @@ final readonly class ChangeFurniture
         }
         // Two steps, since the new address of one may be the old one of another.
         foreach ($changed as [$place]) {
-            $place->address = '~'.$place->id;
+            $place->readdress('~'.$place->id);
         }
         $this->entities->flush();
         foreach ($changed as [$place, $new]) {
-            $place->address = (string) Address::parse($new);
+            $place->readdress((string) Address::parse($new));
         }
         $this->entities->flush();
         foreach ($changed as [$place]) {

@@ -26,7 +26,7 @@ final readonly class DescribeUnit
         $unit->describe($name, $wall, $caution, $aboveFloor);
         $isMoved = $unit->room !== $room;
         $hasOtherWall = mb_strtolower($wall) !== $wasAt && $this->arrange->isAtAnotherWall($unit);
-        $unit->room = $room;
+        $unit->goInto($room);
         if ($isMoved || $hasOtherWall) {
             $this->arrange->setDown($unit);
             $this->entities->flush();

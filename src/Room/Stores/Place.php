@@ -187,6 +187,54 @@ class Place
         return new self(null, PlaceNature::Tray, self::BASKET, $address, $address);
     }
 
+    public function rename(string $name): void
+    {
+        $this->name = $name;
+    }
+
+    /** What belongs in it: things of a kind, of these only what one maker makes, or what is of one theme. */
+    public function reserveFor(?Kind $kind, string $maker = '', string $theme = ''): void
+    {
+        [$this->saysKind, $this->saysMaker, $this->saysTheme] = [$kind, $maker, $theme];
+    }
+
+    public function dedicateTo(string $season): void
+    {
+        $this->season = $season;
+    }
+
+    public function keepForSeason(bool $isKept): void
+    {
+        $this->isForSeason = $isKept;
+    }
+
+    /** Things that were used so often are filed elsewhere; null where they may stay. */
+    public function fileAfter(?int $uses): void
+    {
+        $this->fileAfterUses = $uses;
+    }
+
+    public function bear(?int $mostGrams): void
+    {
+        $this->mostGrams = $mostGrams;
+    }
+
+    /** How many lie above it in the place around it, from 0. */
+    public function lieInLayer(int $layer): void
+    {
+        $this->layer = $layer;
+    }
+
+    public function standIn(?Unit $unit): void
+    {
+        $this->unit = $unit;
+    }
+
+    public function readdress(string $address): void
+    {
+        $this->address = $address;
+    }
+
     public function isFolder(): bool
     {
         return 'folder' === $this->kind && PlaceNature::Tray === $this->nature;
@@ -308,6 +356,21 @@ class Place
             $other->saysColour,
         ];
         $this->alsoKinds = $other->alsoKinds;
+    }
+
+    /** It takes the place of another one: what that is called, what belongs in it, and for which season. */
+    public function takeOver(self $old): void
+    {
+        $this->sayAs($old);
+        [$this->name, $this->season, $this->isForSeason] = [$old->name, $old->season, $old->isForSeason];
+    }
+
+    /** @return string|null the photo that was shown before */
+    public function show(?string $photo): ?string
+    {
+        [$old, $this->photo] = [$this->photo, $photo];
+
+        return $old;
     }
 
     /** A tray says of its kind what its drawer says, until somebody says otherwise: a name that tells another kind counts more. */

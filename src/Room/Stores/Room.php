@@ -42,6 +42,22 @@ class Room
         [$this->measure, $this->timeZone] = [$measure, $timeZone];
     }
 
+    public function rename(string $name): void
+    {
+        $this->name = $name;
+    }
+
+    public function arrange(RoomLayout $layout): void
+    {
+        $this->plan = $layout->toArray();
+    }
+
+    /** @param list<int> $minutes of the weekdays from Monday on */
+    public function setWeek(array $minutes): void
+    {
+        $this->weekMinutes = $minutes;
+    }
+
     public function layout(): RoomLayout
     {
         return RoomLayout::fromArray($this->plan);

@@ -73,6 +73,18 @@ final class TrimmerColumns
         ];
     }
 
+    /** What it cuts: at most so long, at least so narrow, so many sheets together; and what a shop takes for a cut. */
+    public function cutting(Trimmer $trimmer, int $sheetsTogether, ?int $centsPerCut): void
+    {
+        [$this->longestCut, $this->smallestStrip] = [$trimmer->longestCut, $trimmer->smallestStrip];
+        [$this->sheetsTogether, $this->centsPerCut] = [$sheetsTogether, $centsPerCut];
+    }
+
+    public function keeping(Keep $keep, OffcutSchool $offcuts): void
+    {
+        [$this->keepShort, $this->keepLong, $this->offcuts] = [$keep->short, $keep->long, $offcuts];
+    }
+
     public function trimmer(): Trimmer
     {
         return new Trimmer($this->longestCut, $this->smallestStrip);

@@ -73,6 +73,38 @@ class Unit
         [$this->name, $this->wall, $this->caution, $this->aboveFloor] = [$name, $wall, $caution, $aboveFloor->ticks ?? 0];
     }
 
+    public function warn(string $caution): void
+    {
+        $this->caution = $caution;
+    }
+
+    public function goInto(Room $room): void
+    {
+        $this->room = $room;
+    }
+
+    /** It is the so many-eth on the walk through all rooms, from 1. */
+    public function numberOnWalk(int $walk): void
+    {
+        $this->walk = $walk;
+    }
+
+    /** Each stands where the other stood: in its room, on its wall, on its spot, and on the walk. */
+    public function changePlacesWith(self $other): void
+    {
+        [$this->planX, $other->planX] = [$other->planX, $this->planX];
+        [$this->planY, $other->planY] = [$other->planY, $this->planY];
+        [$this->turn, $other->turn] = [$other->turn, $this->turn];
+        [$this->wall, $other->wall] = [$other->wall, $this->wall];
+        [$this->walk, $other->walk] = [$other->walk, $this->walk];
+        [$this->room, $other->room] = [$other->room, $this->room];
+    }
+
+    public function grow(int $ticks): void
+    {
+        $this->height += $ticks;
+    }
+
     public function standAt(int $x, int $y, int $turn): void
     {
         [$this->planX, $this->planY, $this->turn] = [$x, $y, $turn];

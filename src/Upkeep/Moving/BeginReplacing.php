@@ -82,8 +82,7 @@ final readonly class BeginReplacing
         if (!$to->saysNothing()) {
             return;
         }
-        $to->sayAs($from);
-        [$to->name, $to->season, $to->isForSeason] = [$from->name, $from->season, $from->isForSeason];
+        $to->takeOver($from);
         $this->index->place($to);
         $this->labels->wishForPlace($to, 'new');
     }

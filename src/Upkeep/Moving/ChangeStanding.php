@@ -25,12 +25,7 @@ final readonly class ChangeStanding
                 throw MovingRefused::standsNowhere($unit->letters);
             }
         }
-        [$one->planX, $other->planX] = [$other->planX, $one->planX];
-        [$one->planY, $other->planY] = [$other->planY, $one->planY];
-        [$one->turn, $other->turn] = [$other->turn, $one->turn];
-        [$one->wall, $other->wall] = [$other->wall, $one->wall];
-        [$one->walk, $other->walk] = [$other->walk, $one->walk];
-        [$one->room, $other->room] = [$other->room, $one->room];
+        $one->changePlacesWith($other);
         $this->entities->flush();
     }
 }

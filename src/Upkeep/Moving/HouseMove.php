@@ -58,6 +58,17 @@ class HouseMove
         $this->boxes = new ArrayCollection();
     }
 
+    /** The boxes are where they are to be, and are unpacked. */
+    public function arrive(\DateTimeImmutable $at): void
+    {
+        $this->movedAt = $at;
+    }
+
+    public function end(\DateTimeImmutable $at): void
+    {
+        $this->endedAt = $at;
+    }
+
     public function limits(): BoxLimits
     {
         return new BoxLimits(

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Upkeep\Moving;
 
 use App\Platform\Steps\Step;
-use App\Upkeep\Rounds\TaskState;
 
 /** The boxes have arrived: what was not packed stays out of this, and everything else is unpacked. */
 final readonly class MoveIn
@@ -20,7 +19,7 @@ final readonly class MoveIn
         if (null !== $move->movedAt) {
             throw MovingRefused::hasChanged();
         }
-        $move->movedAt = $step->at;
+        $move->arrive($step->at);
         self::open($step, $move);
 
         return $move;
@@ -36,16 +35,16 @@ final readonly class MoveIn
             }
         }
         self::open($step, $move);
-        $move->endedAt = $step->at;
+        $move->end($step->at);
     }
 
     private static function open(Step $step, HouseMove $move): void
     {
         foreach ($move->boxes as $box) {
             foreach ($box->errand->tasks as $task) {
-                $task->state = TaskState::Open === $task->state ? TaskState::Left : $task->state;
+                $task->leave();
             }
-            $box->errand->isWaiting = false;
+            $box->errand->goOn();
             $box->errand->endWhenDone($step->at);
         }
     }

@@ -46,7 +46,7 @@ final readonly class BeginUpkeepRound
     public function packing(Step $step, string $name, array $tasks, int $box): UpkeepRound
     {
         $errand = new UpkeepRound(RoundPurpose::Box, mb_substr($name, 0, 120), $this->errands->box($box), $step->at);
-        $errand->isWaiting = true;
+        $errand->wait();
         $take = self::asGiven($tasks);
         $after = max(0, ...$take);
 

@@ -70,6 +70,17 @@ class RoundTask
         return $this;
     }
 
+    public function become(TaskState $state): void
+    {
+        $this->state = $state;
+    }
+
+    /** It is not done on this round, if nothing of it was begun. */
+    public function leave(): void
+    {
+        $this->state = TaskState::Open === $this->state ? TaskState::Left : $this->state;
+    }
+
     /** @return list<int> numbers of its stops; what was picked up on the way has only the one where it is put */
     public function stops(): array
     {

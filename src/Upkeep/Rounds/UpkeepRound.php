@@ -88,6 +88,17 @@ class UpkeepRound
         }
     }
 
+    /** What is carried waits in its basket, and nothing is put down yet. */
+    public function wait(): void
+    {
+        $this->isWaiting = true;
+    }
+
+    public function goOn(): void
+    {
+        $this->isWaiting = false;
+    }
+
     /** It is over as soon as nothing of it is open, and goes on where something is again. */
     public function endWhenDone(\DateTimeImmutable $at): void
     {

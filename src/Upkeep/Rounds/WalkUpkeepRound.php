@@ -34,7 +34,7 @@ final readonly class WalkUpkeepRound
     {
         $item = $task->check(TaskKind::Carry, TaskState::Open)->thing();
         $this->log->move($step, $item->moves($this->here($task, $item), $task->place, $task->errand->basket, Reason::Move), null, $task->errand->name);
-        $task->state = TaskState::Carried;
+        $task->become(TaskState::Carried);
     }
 
     /** What was carried is put where it goes to, which becomes its home where that is meant. */
@@ -100,8 +100,8 @@ final readonly class WalkUpkeepRound
         $this->homes->foundAgain($step, $item, $in);
         $this->isDone($step, $task, TaskState::Done);
         foreach ($task->errand->tasks as $other) {
-            if (TaskKind::Look === $other->what && $other->item === $item && TaskState::Open === $other->state) {
-                $other->state = TaskState::Left;
+            if (TaskKind::Look === $other->what && $other->item === $item) {
+                $other->leave();
             }
         }
         $this->carryHome($step, $task->errand, $item, $in);
@@ -146,7 +146,7 @@ final readonly class WalkUpkeepRound
             }
         }
         foreach ($errand->tasks as $task) {
-            $task->state = TaskState::Open === $task->state ? TaskState::Left : $task->state;
+            $task->leave();
         }
         $errand->endWhenDone($step->at);
     }
@@ -199,7 +199,7 @@ final readonly class WalkUpkeepRound
 
     private function isDone(Step $step, RoundTask $task, TaskState $state): void
     {
-        $task->state = $state;
+        $task->become($state);
         $task->errand->endWhenDone($step->at);
     }
 
@@ -237,7 +237,7 @@ final readonly class WalkUpkeepRound
         $this->log->move($step, $item->moves($quantity, $here, $errand->basket, Reason::Move), null, 'belongs elsewhere');
         $next = self::stopAt($errand, $home) ?? $errand->afterLast();
         $errand->tasks->add($task = new RoundTask($errand, TaskKind::Carry, $item, $here, $home, false, 0, $next));
-        $task->state = TaskState::Carried;
+        $task->become(TaskState::Carried);
         $errand->endWhenDone($step->at);
     }
 

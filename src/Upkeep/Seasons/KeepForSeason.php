@@ -20,6 +20,6 @@ final class KeepForSeason
         if ($isKept && null !== $place->fileAfterUses) {
             throw SeasonsRefused::isForNewThings($place->address);
         }
-        $place->isForSeason = $isKept;
+        $place->keepForSeason($isKept);
     }
 }

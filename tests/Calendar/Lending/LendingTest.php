@@ -9,6 +9,7 @@ use App\Room\Catalogue\Item;
 use App\Room\Log\AuditReading;
 use App\Room\Log\LogBook;
 use App\Tests\RoomTestCase;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Log\Reason;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Component\VEvent;
@@ -323,7 +324,7 @@ final class LendingTest extends RoomTestCase
     public function testAChildIsToldWhatAGrownUpTakes(): void
     {
         [$gun] = $this->putInto('C5', 'Glue gun; ; 1');
-        $gun->hazards = ['hot'];
+        $gun->warnOf([Hazard::Hot]);
         $this->entities()->flush();
         $hank = $this->account('hank')->id;
         $this->postAndFollow("/upkeep/people/{$hank}/child", ['child' => '1']);

@@ -31,7 +31,8 @@ final class ShelfTest extends RoomTestCase
         Clock::set(new MockClock('2027-03-03 10:00:00'));
         $this->furnish();
         $shelf = $this->place('C4');
-        [$shelf->saysKind, $shelf->saysTheme, $shelf->name] = [Kind::FinishedPiece, 'birthdays', 'birthday cards'];
+        $shelf->reserveFor(Kind::FinishedPiece, theme: 'birthdays');
+        $shelf->rename('birthday cards');
         $this->entities()->flush();
     }
 
@@ -44,7 +45,7 @@ final class ShelfTest extends RoomTestCase
     private function card(string $name, int $many, string $address = 'C4'): Item
     {
         [$card] = $this->putInto($address, "{$name}; ; {$many}");
-        $card->kind = Kind::FinishedPiece;
+        $card->classify(Kind::FinishedPiece);
         $this->entities()->flush();
 
         return $card;
@@ -142,8 +143,8 @@ final class ShelfTest extends RoomTestCase
     public function testTheShelfIsLookedThroughBySize(): void
     {
         [$gulls, $tags] = [$this->card('Gulls', 3), $this->card('Little tags', 9)];
-        $gulls->details = ['measures' => 'A2'];
-        $tags->details = ['measures' => '2 × 4'];
+        $gulls->learn(['measures' => 'A2']);
+        $tags->learn(['measures' => '2 × 4']);
         $this->entities()->flush();
         self::assertStringContainsString('12 pieces', $this->get('/shelf')->filter('.page-head')->text());
         $page = $this->get('/shelf?size='.rawurlencode('2 × 4'));

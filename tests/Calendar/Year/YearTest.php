@@ -122,7 +122,7 @@ final class YearTest extends RoomTestCase
     {
         $this->sayHours();
         [$press] = $this->putInto('C2', 'Lever press; ; 1');
-        $press->kind = \Lottel\Core\Catalogue\Kind::Machine;
+        $press->classify(\Lottel\Core\Catalogue\Kind::Machine);
         $this->entities()->flush();
         foreach (['Gulls', 'Menus'] as $name) {
             $kit = $this->planKit($name, [[$press, 1]]);
@@ -508,7 +508,7 @@ final class YearTest extends RoomTestCase
         $path = (string) parse_url((string) $this->get('/year')->filter('.feed-address')->attr('value'), \PHP_URL_PATH);
         $this->browser->request('GET', $path);
         $this->assertCode(200);
-        $this->account('hank')->leftAt = new \DateTimeImmutable('2027-03-01');
+        $this->account('hank')->leave(new \DateTimeImmutable('2027-03-01'));
         $this->entities()->flush();
         $this->browser->restart();
         $this->browser->request('GET', $path);

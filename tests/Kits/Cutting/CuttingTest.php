@@ -32,7 +32,8 @@ final class CuttingTest extends RoomTestCase
             'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover',
             'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover',
         );
-        [$this->card->colourName, $this->buoy->colourName] = ['Petrel', 'Buoy'];
+        $this->card->colour($this->card->colour, 'Petrel');
+        $this->buoy->colour($this->buoy->colour, 'Buoy');
         $this->entities()->flush();
     }
 
@@ -152,8 +153,8 @@ final class CuttingTest extends RoomTestCase
         [$scrap] = $this->putInto('C4', 'Petrel scrap; ; 2; ; #1f5c6b; 6 × 6; 80 lb cover');
         [$panels] = $this->putInto('C4', 'Petrel panels; ; 3; ; #1f5c6b; 4 × 5 1/4; 80 lb cover');
         $scrap = $this->item((int) $scrap->id);
-        [$scrap->kind, $scrap->parent] = [Kind::Scrap, $this->item((int) $this->card->id)];
-        $this->item((int) $panels->id)->parent = $this->item((int) $this->card->id);
+        $scrap->classify(Kind::Scrap)->traceTo($this->item((int) $this->card->id));
+        $this->item((int) $panels->id)->traceTo($this->item((int) $this->card->id));
         $this->entities()->flush();
         $kit = $this->wanting('8 panels 4 × 5 1/4 Petrel');
         self::assertSame([3, 2, 1], [$this->wantedOf($panels, $kit), $this->wantedOf($scrap, $kit), $this->wantedOf($this->card, $kit)]);
@@ -251,7 +252,7 @@ final class CuttingTest extends RoomTestCase
     public function testAScanOfThePaperOrTheTrimmerIsACut(): void
     {
         [$trimmer, $terns] = [$this->putInto('C3', 'Trimmer; ; 1')[0], $this->putInto('C1', 'Terns; ; 1')[0]];
-        $trimmer->kind = Kind::Tool;
+        $trimmer->classify(Kind::Tool);
         $this->entities()->flush();
         $kit = $this->pulled('4 A2 panels Petrel');
         $page = $this->post("/kits/{$kit}/cut/scanned", ['code' => (string) ScanCode::ofItem((int) $terns->id)]);
@@ -340,7 +341,7 @@ final class CuttingTest extends RoomTestCase
     {
         [$large, $small] = $this->putInto('C4', 'Petrel large; ; 1; ; #1f5c6b; 6 × 6; 80 lb cover', 'Petrel small; ; 2; ; #1f5c6b; 6 × 3; 80 lb cover');
         foreach ([$large, $small] as $scrap) {
-            [$scrap->kind, $scrap->parent] = [Kind::Scrap, $this->item((int) $this->card->id)];
+            $scrap->classify(Kind::Scrap)->traceTo($this->item((int) $this->card->id));
         }
         $this->entities()->flush();
         $this->planKit('Other', [[$this->item((int) $small->id), 2]]);
@@ -500,7 +501,7 @@ final class CuttingTest extends RoomTestCase
     public function testWhatRunsLowIsProposed(): void
     {
         [$panels] = $this->putInto('C4', 'Petrel A2 panels; ; 3; ; #1f5c6b; 4 1/4 × 5 1/2; 80 lb cover');
-        $this->item((int) $panels->id)->parent = $this->item((int) $this->card->id);
+        $this->item((int) $panels->id)->traceTo($this->item((int) $this->card->id));
         $this->entities()->flush();
         $this->planKit('Many cards', [[$this->item((int) $panels->id), 10]]);
         $page = $this->get('/paper/ahead');

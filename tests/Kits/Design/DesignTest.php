@@ -48,8 +48,10 @@ final class DesignTest extends RoomTestCase
             'White A2 envelopes; ; 20; ; #f4f1ea; 4 3/8 × 5 3/4; 70 lb text',
             'Foam squares; ; 90',
         );
-        $this->foam->kind = Kind::Adhesive;
-        [$this->white->colourName, $this->petrel->colourName, $this->buoy->colourName] = ['White', 'Petrel', 'Buoy'];
+        $this->foam->classify(Kind::Adhesive);
+        foreach ([[$this->white, 'White'], [$this->petrel, 'Petrel'], [$this->buoy, 'Buoy']] as [$paper, $name]) {
+            $paper->colour($paper->colour, $name);
+        }
         $this->entities()->flush();
     }
 
@@ -531,8 +533,8 @@ final class DesignTest extends RoomTestCase
     public function testDiesAreProposedThatCutTheSize(): void
     {
         [$gulls, $oval] = $this->putInto('C4', 'Gull dies; ; 1', 'Oval dies; ; 1');
-        $gulls->cutSizes = CutSizes::read('3 × 3, 3/4 × 1 3/4', LengthUnit::Inch)->ticks();
-        $oval->cutSizes = CutSizes::read('5 × 2', LengthUnit::Inch)->ticks();
+        $gulls->cuts(CutSizes::read('3 × 3, 3/4 × 1 3/4', LengthUnit::Inch));
+        $oval->cuts(CutSizes::read('5 × 2', LengthUnit::Inch));
         $this->entities()->flush();
         $kit = $this->card();
         $fields = ['kind' => 'die-cut', 'name' => 'gull', 'size' => '1 3/4 × 3/4', 'paper' => 'Petrel', 'revision' => (string) $this->revision($kit)];

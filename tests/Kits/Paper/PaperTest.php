@@ -33,8 +33,8 @@ final class PaperTest extends RoomTestCase
             'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover',
             'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover',
         );
-        $this->card->colourName = 'Petrel';
-        $buoy->colourName = 'Buoy';
+        $this->card->colour($this->card->colour, 'Petrel');
+        $buoy->colour($buoy->colour, 'Buoy');
         $this->entities()->flush();
     }
 
@@ -93,8 +93,8 @@ final class PaperTest extends RoomTestCase
         $this->scrap('Snug', 68, 96);
         foreach (['Exact panels' => '4 × 5 1/4', 'Larger panels' => '4 1/4 × 5 1/2'] as $name => $size) {
             [$panels] = $this->putInto('C4', "{$name}; ; 9; ; #1f5c6b; {$size}; 80 lb cover");
-            $panels->kind = Kind::Paper;
-            $panels->parent = $this->item((int) $this->card->id);
+            $panels->classify(Kind::Paper);
+            $panels->traceTo($this->item((int) $this->card->id));
         }
         $this->entities()->flush();
         $page = $this->ask(['piece' => '4 × 5 1/4', 'colour' => '#1f5c6b']);
@@ -284,7 +284,7 @@ final class PaperTest extends RoomTestCase
         $upright = $this->scrap('Upright', 4, 8, direction: Direction::Height);
         $across = $this->scrap('Across', 5, 9, direction: Direction::Width);
         foreach ([$upright, $across] as $scrap) {
-            $scrap->parent = $this->card;
+            $scrap->traceTo($this->card);
         }
         $this->entities()->flush();
         $sheet = static fn (int $width, int $height, Direction $runs): Sheet => (new Sheet(Size::ofSixteenths($width, $height)))->running($runs);

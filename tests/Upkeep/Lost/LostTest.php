@@ -165,7 +165,7 @@ final class LostTest extends RoomTestCase
             $item = $this->item((int) $this->washi->id);
             $outside = $this->service(Places::class)->outside(Outside::Lost);
             $this->service(LogBook::class)->move($step, $item->moves(1, $this->place('C4'), $outside, Reason::Lose));
-            $item->home = null;
+            $item->giveHome(null);
         });
         $spots = $this->service(LostReading::class)->search((int) $this->washi->id)->spots ?? [];
         self::assertSame([''], array_map(static fn (LikelySpot $spot): string => $spot->address, $spots));

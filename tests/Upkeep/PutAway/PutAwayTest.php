@@ -121,7 +121,7 @@ final class PutAwayTest extends RoomTestCase
     public function testWhatIsMovedAroundAsksForAHome(): void
     {
         $this->step(function (Step $step): void {
-            $this->item((int) $this->card->id)->home = null;
+            $this->item((int) $this->card->id)->giveHome(null);
         });
         $this->get('/upkeep/lying');
         self::assertStringContainsString('1 thing has no home', $this->text());
