@@ -28,9 +28,9 @@ final class TraysOut implements ResetInterface
     public function trays(): array
     {
         return $this->trays ??= Row::each($this->database->fetchAllAssociative(
-            "SELECT k.id, k.name, k.stage, k.due_on, k.out_since, CAST(substr(p.address, 6) AS INTEGER) AS number,
+            "SELECT k.id, k.name, k.stage, k.due_on, k.out_since, p.number,
                     (SELECT count(*) FROM balance b WHERE b.place_id = p.id) AS out
-             FROM kit_holder h JOIN kit k ON k.id = h.kit_id JOIN place p ON p.id = h.place_id AND p.kind = 'tray' ORDER BY number",
+             FROM kit_holder h JOIN kit k ON k.id = h.kit_id JOIN place p ON p.id = h.place_id AND p.kind = 'tray' ORDER BY p.number",
         ), $this->tray(...));
     }
 
@@ -38,7 +38,7 @@ final class TraysOut implements ResetInterface
     {
         // What waits to be given away, recycled or sold is out with nothing: only baskets, and boxes of a move, have a number.
         $inBaskets = Row::number($this->database->fetchOne(
-            "SELECT count(*) FROM place p JOIN balance b ON b.place_id = p.id WHERE p.kind = 'basket' AND p.address GLOB '*[0-9]'",
+            "SELECT count(*) FROM place p JOIN balance b ON b.place_id = p.id WHERE p.kind = 'basket' AND p.number IS NOT NULL",
         ));
 
         return $inBaskets + array_sum(array_map(static fn (TrayCard $tray): int => $tray->out, $this->trays()));

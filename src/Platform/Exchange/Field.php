@@ -9,13 +9,16 @@ use Lottel\Core\Words\Printable;
 /** One field of a room's file, and the column that it stands for. */
 final readonly class Field
 {
+    /** What stands behind “else” where an earlier file says it in other words. */
+    public const SAID_EARLIER = 'as earlier';
+
     private const JSON = \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION;
 
     /**
      * @param list<string> $words what it may say, where it is one of several words
      * @param int|null $least where it is a number; of a text its $most characters
      * @param string $of the section whose rows it points at
-     * @param string|null $otherwise what it is, as JSON, where an earlier file does not say it; null where it has to be said
+     * @param string|null $otherwise what it is, as JSON, where an earlier file does not say it, or that SaidEarlier knows; null where it has to be said
      */
     private function __construct(
         public string $name,

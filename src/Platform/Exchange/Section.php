@@ -59,9 +59,11 @@ final readonly class Section
         $columns = [];
         foreach ($this->fields as $field) {
             if (!\array_key_exists($field->name, $given)) {
-                $given[$field->name] = null === $field->otherwise
-                    ? throw new InvalidRoomFile("{$path}.{$field->name}", 'This field is missing.')
-                    : json_decode($field->otherwise, false, 8, \JSON_THROW_ON_ERROR);
+                $given[$field->name] = match ($field->otherwise) {
+                    null => throw new InvalidRoomFile("{$path}.{$field->name}", 'This field is missing.'),
+                    Field::SAID_EARLIER => SaidEarlier::of($this->name, $field->name, $given),
+                    default => json_decode($field->otherwise, false, 8, \JSON_THROW_ON_ERROR),
+                };
             }
             $columns[$field->column] = $field->read($given[$field->name], $path);
             Meanings::check($this->name, $field->name, self::plain($given[$field->name]), "{$path}.{$field->name}");

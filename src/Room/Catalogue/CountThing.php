@@ -12,6 +12,7 @@ use App\Room\Stores\Places;
 use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
+use Lottel\Core\Upkeep\Counting\CountReason;
 
 /** Somebody counted what is in a place: the difference to what the log believed is a movement of its own, with its reason. */
 final readonly class CountThing
@@ -31,7 +32,7 @@ final readonly class CountThing
         $note = '' === $why ? 'counted' : 'counted: '.$why;
         [$from, $to] = $difference > 0 ? [$outside, $place] : [$place, $outside];
         if (0 !== $difference) {
-            $this->log->move($step, $item->moves(abs($difference), $from, $to, Reason::Count), null, $note);
+            $this->log->move($step, $item->moves(abs($difference), $from, $to, Reason::Count), null, $note, CountReason::tryFrom($why)?->why());
         }
 
         return $difference;

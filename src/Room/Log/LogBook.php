@@ -16,6 +16,7 @@ use Lottel\Core\Log\Movement;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
+use Lottel\Core\Log\Why;
 
 /** The one way into the log: the core judges a movement, then it and the balances it changes are stored together. */
 final readonly class LogBook
@@ -26,13 +27,15 @@ final readonly class LogBook
 
     /**
      * @param ForKit|null $for the kit for which it moves, which alone may use its tray
+     * @param string $note in words, for people
+     * @param Why|null $why what is read from it beside its reason
      *
      * @return int the number of its line in the log
      *
      * @throws RefusedMovement if the laws of the log refuse it
      * @throws StepRefused if a child would take what is for grown-ups
      */
-    public function move(Step $step, Movement $movement, ?ForKit $for = null, string $note = ''): int
+    public function move(Step $step, Movement $movement, ?ForKit $for = null, string $note = '', ?Why $why = null): int
     {
         $this->entities->flush();
         $this->checkMayTake($step, $movement);
@@ -42,7 +45,7 @@ final readonly class LogBook
             }
         }
 
-        return $this->post($step, $movement, $for?->kit, $note, null);
+        return $this->post($step, $movement, $for?->kit, $note, $why, null);
     }
 
     /**
@@ -55,7 +58,7 @@ final readonly class LogBook
         $line = $this->checkReversible($movementId);
         $this->entities->flush();
         $this->checkMayTake($step, $line->movement->reversed());
-        $this->post($step, $line->movement->reversed(), $line->kitId, '', $movementId);
+        $this->post($step, $line->movement->reversed(), $line->kitId, '', null, $movementId);
 
         return $line;
     }
@@ -116,7 +119,7 @@ final readonly class LogBook
         }
     }
 
-    private function post(Step $step, Movement $movement, ?int $kitId, string $note, ?int $reversesId): int
+    private function post(Step $step, Movement $movement, ?int $kitId, string $note, ?Why $why, ?int $reversesId): int
     {
         $balances = $this->balances($movement);
         $balances->post($movement);
@@ -131,6 +134,7 @@ final readonly class LogBook
             'at' => $step->at->format('Y-m-d H:i:s'),
             'reason' => $movement->reason->value,
             'note' => mb_substr($note, 0, 300),
+            'why' => $why?->value,
             'request_id' => $step->requestId,
         ]);
         $line = (int) $this->database->lastInsertId();

@@ -26,6 +26,7 @@ final readonly class LogTables implements DeclaresTables, WatchesTables
         $movement->addColumn('at', Types::DATETIME_IMMUTABLE);
         $tables->text($movement, 'reason', 10);
         $tables->text($movement, 'note', 300, ['default' => '']);
+        $tables->text($movement, 'why', 10, ['notnull' => false]);
         $tables->text($movement, 'request_id', 36);
         foreach (['item', 'from', 'to', 'kit', 'account'] as $end) {
             $movement->addIndex([$end.'_id', 'id'], 'movement_'.$end);

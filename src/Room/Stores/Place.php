@@ -117,6 +117,10 @@ class Place
     #[ORM\Column(length: 40, nullable: true)]
     public ?string $photo = null;
 
+    /** Of a tray, folder, basket or box, which is called by it. */
+    #[ORM\Column(nullable: true)]
+    public ?int $number = null;
+
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $retiredAt = null;
 
@@ -154,13 +158,13 @@ class Place
 
     public static function tray(int $number): self
     {
-        return new self(null, PlaceNature::Tray, 'tray', 'tray '.$number, 'tray '.$number);
+        return self::numbered('tray', 'tray', $number);
     }
 
     /** Where a pulled kit waits off the table. */
     public static function folder(int $number): self
     {
-        return new self(null, PlaceNature::Tray, 'folder', 'folder '.$number, 'folder '.$number);
+        return self::numbered('folder', 'folder', $number);
     }
 
     /** What stands in the log for a person to whom things are lent. */
@@ -172,13 +176,21 @@ class Place
     /** In which things are carried on an errand. */
     public static function basket(int $number): self
     {
-        return new self(null, PlaceNature::Tray, self::BASKET, 'basket '.$number, 'basket '.$number);
+        return self::numbered(self::BASKET, 'basket', $number);
     }
 
     /** In which things travel when the room moves; to the log it is a basket. */
     public static function movingBox(int $number): self
     {
-        return new self(null, PlaceNature::Tray, self::BASKET, 'box '.$number, 'box '.$number);
+        return self::numbered(self::BASKET, 'box', $number);
+    }
+
+    private static function numbered(string $kind, string $word, int $number): self
+    {
+        $place = new self(null, PlaceNature::Tray, $kind, $word.' '.$number, $word.' '.$number);
+        $place->number = $number;
+
+        return $place;
     }
 
     /** Where what one parts with waits until it is gone. */

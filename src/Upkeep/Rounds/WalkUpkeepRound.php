@@ -15,6 +15,7 @@ use App\Room\Stores\Place;
 use App\Room\Stores\Places;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
+use Lottel\Core\Log\Why;
 
 /** What a person can do on a round of upkeep. */
 final readonly class WalkUpkeepRound
@@ -221,7 +222,8 @@ final readonly class WalkUpkeepRound
         foreach ($stored as $place => $quantityThere) {
             $moving = min($missing, $quantityThere);
             if ($moving > 0) {
-                $this->log->move($step, $item->moves($moving, $this->places->storeNumber($place), $here, Reason::Move), null, 'was found here');
+                $moves = $item->moves($moving, $this->places->storeNumber($place), $here, Reason::Move);
+                $this->log->move($step, $moves, null, 'was found here', Why::FoundHere);
                 $missing -= $moving;
             }
         }

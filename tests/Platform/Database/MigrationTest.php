@@ -43,13 +43,15 @@ final class MigrationTest extends OwnFileTestCase
         yield 'the fourteenth' => [14];
         yield 'the fifteenth' => [15];
         yield 'the sixteenth' => [16];
+        yield 'the seventeenth' => [17];
     }
 
     #[DataProvider('versions')]
     public function testAnOldRoomComesAlong(int $version): void
     {
         $this->moveInto($version);
-        $log = $this->rows('SELECT * FROM movement ORDER BY id');
+        $lines = 'SELECT id, item_id, from_id, to_id, kit_id, account_id, reverses_id, quantity, at, reason, note, request_id FROM movement ORDER BY id';
+        $log = $this->rows($lines);
         $balances = $this->rows('SELECT * FROM balance ORDER BY item_id, place_id');
         $items = $this->rows('SELECT id, name, home_id FROM item ORDER BY id');
 
@@ -58,7 +60,7 @@ final class MigrationTest extends OwnFileTestCase
         self::assertStringContainsString('Already at the latest version', $again);
         self::assertSame([], In::of(json_decode($this->console('lottel:audit'), true), 'differences'));
         $this->console('doctrine:schema:validate');
-        self::assertSame($log, $this->rows('SELECT * FROM movement ORDER BY id'));
+        self::assertSame($log, $this->rows($lines));
         self::assertSame($balances, $this->rows('SELECT * FROM balance ORDER BY item_id, place_id'));
         self::assertSame($items, $this->rows('SELECT id, name, home_id FROM item ORDER BY id'));
         self::assertSame('1', Row::word($this->rows("SELECT count(*) AS n FROM place WHERE address = 'counted'")[0]['n']));
@@ -99,6 +101,32 @@ final class MigrationTest extends OwnFileTestCase
             array_column($this->rows("SELECT colour_name FROM item WHERE name IN ('Petrel card', 'Petrel ink', 'Rope grosgrain') ORDER BY id"), 'colour_name'),
         );
         self::assertSame($prices, $this->rows('SELECT id, item_id, cents FROM price WHERE is_spent ORDER BY id'), 'what was bought so far was spent');
+    }
+
+    public function testWhatALineStandsForAndTheNumberOfATrayAreReadFromTheirWords(): void
+    {
+        $this->moveInto(16);
+        $room = new \PDO('sqlite:'.$this->data.'/room.sqlite', null, null, [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $lines = [['count', 'counted: used without a word'], ['count', 'counted: counted wrongly before'], ['move', 'was found here'], ['move', '']];
+        foreach ($lines as $line) {
+            $room->prepare("INSERT INTO movement (item_id, from_id, to_id, account_id, quantity, at, reason, note, request_id)
+                SELECT b.item_id, b.place_id, CASE ? WHEN 'count' THEN (SELECT id FROM place WHERE address = 'counted')
+                    ELSE (SELECT max(id) FROM place WHERE nature = 'storage' AND retired_at IS NULL AND id <> b.place_id) END,
+                    1, 1, '2026-11-30 10:00:00', ?, ?, '-'
+                FROM balance b JOIN place p ON p.id = b.place_id AND p.nature = 'storage' JOIN item i ON i.id = b.item_id AND i.tracking = 'count' LIMIT 1")
+                ->execute([$line[0], ...$line]);
+        }
+        $room->exec("INSERT INTO place (nature, kind, address, name, also_kinds) VALUES ('tray', 'basket', 'give-away box', 'give-away box', '[]'),
+            ('tray', 'tray', 'tray 12', 'tray 12', '[]'), ('tray', 'person', 'lent to 4 winds', 'lent to 4 winds', '[]')");
+        $this->console('doctrine:migrations:migrate');
+        self::assertSame(['used', null, 'found here', null], array_column($this->rows("SELECT why FROM movement WHERE request_id = '-' ORDER BY id"), 'why'));
+        self::assertSame(
+            ['basket 1' => 1, 'basket 2' => 2, 'box 1' => 1, 'folder 1' => 1, 'give-away box' => null, 'lent to 4 winds' => null, 'tray 12' => 12],
+            array_column($this->rows("SELECT address, number FROM place WHERE nature = 'tray' AND (kind <> 'tray' OR address = 'tray 12')
+                AND address <> 'lent to Maren Tull' ORDER BY address"), 'number', 'address'),
+        );
+        $this->expectExceptionMessage('law 2: a movement is never changed');
+        (new \PDO('sqlite:'.$this->data.'/room.sqlite'))->exec("UPDATE movement SET why = NULL WHERE why = 'used'");
     }
 
     public function testWhatWasWrittenAboutDiesIsReadOrKept(): void

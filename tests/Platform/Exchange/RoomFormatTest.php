@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Tests\Platform\Exchange;
 
+use App\Platform\Exchange\Field;
 use App\Platform\Exchange\InvalidRoomFile;
 use App\Platform\Exchange\JsonFile;
 use App\Platform\Exchange\RoomFile;
 use App\Platform\Exchange\RoomFormat;
+use App\Platform\Exchange\SaidEarlier;
 use App\Platform\Exchange\Section;
 use App\Tests\Reaches;
 use PHPUnit\Framework\TestCase;
@@ -62,6 +64,29 @@ final class RoomFormatTest extends TestCase
         $this->addArea('');
         $this->expectExceptionObject(new InvalidRoomFile('loose_ends', 'This field is missing.'));
         new RoomFile(new JsonFile($this->earlier()), new RoomFormat($this->folder), static fn () => null);
+    }
+
+    public function testWhatAnEarlierFileSaysInWordsIsReadAsAValue(): void
+    {
+        self::assertSame('used', SaidEarlier::of('movements', 'why', ['note' => 'counted: used without a word']));
+        self::assertSame('found here', SaidEarlier::of('movements', 'why', ['note' => 'was found here']));
+        self::assertNull(SaidEarlier::of('movements', 'why', ['note' => 'counted: the cat was found here']));
+        self::assertSame(12, SaidEarlier::of('places', 'number', ['nature' => 'tray', 'kind' => 'tray', 'address' => 'tray 12']));
+        self::assertSame(3, SaidEarlier::of('places', 'number', ['nature' => 'tray', 'kind' => 'basket', 'address' => 'box 3~17']));
+        self::assertNull(SaidEarlier::of('places', 'number', ['nature' => 'tray', 'kind' => 'basket', 'address' => 'give-away box']));
+        self::assertNull(SaidEarlier::of('places', 'number', ['nature' => 'tray', 'kind' => 'person', 'address' => 'lent to 4 winds']));
+        self::assertNull(SaidEarlier::of('places', 'number', ['nature' => 'storage', 'kind' => 'tray', 'address' => 'C 4']));
+    }
+
+    public function testAFieldThatCameLaterIsReadFromWhatTheRowSays(): void
+    {
+        foreach ((new RoomFormat(self::root()))->sections() as $section) {
+            foreach ($section->fields as $field) {
+                if (Field::SAID_EARLIER === $field->otherwise) {
+                    self::assertNull(SaidEarlier::of($section->name, $field->name, []), "{$section->name}.{$field->name}");
+                }
+            }
+        }
     }
 
     private function addArea(string $else): void
