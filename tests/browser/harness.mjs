@@ -180,7 +180,7 @@ class SharedRoom extends Room {
     }
 }
 
-// What draws no window takes two thirds of the time.
+// What draws no window is quicker.
 const withoutWindow = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync);
 
 export async function openBrowser() {
