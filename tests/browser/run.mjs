@@ -26,10 +26,10 @@ function run(file, server) {
 }
 
 // What takes longest goes first, so that all end at about the same time.
-const LONG = ['pages', 'month', 'units', 'upkeep', 'stores', 'loop'];
-const place = (file) => (LONG.indexOf(basename(file, '.test.mjs')) + LONG.length + 1) % (LONG.length + 1);
-const waiting = files.sort((one, other) => place(one) - place(other));
-const rooms = await Promise.all(Array.from({ length: Math.min(availableParallelism(), files.length) }, () => Room.demo()));
+const LONG = ['pages', 'homes-reference', 'upkeep', 'kill', 'units', 'design', 'stores'];
+const isLong = (file) => LONG.includes(basename(file, '.test.mjs'));
+const waiting = [...LONG.map((name) => files.find((file) => basename(file, '.test.mjs') === name)).filter(Boolean), ...files.filter((file) => !isLong(file))];
+const rooms = [];
 const closeAll = () => rooms.forEach((room) => room.close());
 for (const signal of ['SIGTERM', 'SIGINT']) {
     process.on(signal, () => {
@@ -52,6 +52,7 @@ async function runOneAfterAnother(room) {
 }
 
 try {
+    while (rooms.length < Math.min(availableParallelism(), files.length)) rooms.push(await Room.demo());
     await Promise.all(rooms.map(runOneAfterAnother));
 } finally {
     closeAll();

@@ -36,7 +36,7 @@ class AlbumPage
     ) {
     }
 
-    public function assignTo(?Kit $kit): void
+    public function assignTo(Kit $kit): void
     {
         $this->kit = $kit;
     }

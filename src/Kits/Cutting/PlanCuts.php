@@ -48,7 +48,9 @@ final readonly class PlanCuts
         $this->take($kit, $job, $planned);
         $plan = $this->cutting->plan($kit);
         $plan->startFrom($planned->least);
-        [] === $job->pieces() ? $plan->beEnough() : null;
+        if ([] === $job->pieces()) {
+            $plan->beEnough();
+        }
         $this->putOnList($kit);
     }
 

@@ -88,7 +88,7 @@ final class DesignController extends Page
             [$design, $said] = $input->isEmpty('words') ? [$this->chosen($input), ''] : $this->worded($input);
             $input->check();
             if (null === Makes::read($kit->makes)->pieces) {
-                $kit->say($input->isEmpty('words') ? \sprintf('%d × %s', $design->quantity, $design->form->one()) : $input->text('words', 200));
+                $kit->sayWhatItMakes($input->isEmpty('words') ? \sprintf('%d × %s', $design->quantity, $design->form->one()) : $input->text('words', 200));
             }
             $begin($kit, $input->isEmpty('from') ? $design : $this->starts->from($design, $this->items->one($input->id('from'))));
 

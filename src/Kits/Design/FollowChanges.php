@@ -49,7 +49,7 @@ final readonly class FollowChanges implements DesignedList, DesignedPieces
         if (null === $read) {
             return null;
         }
-        $kit->say(Makes::beginning($words, 200));
+        $kit->sayWhatItMakes(Makes::beginning($words, 200));
         $kit->rename(mb_strtoupper(mb_substr($kit->name, 0, 1)).mb_substr($kit->name, 1));
         ($this->begin)($kit, $read->design);
 

@@ -37,7 +37,7 @@ final readonly class KeepInStep
     /** @throws InvalidPieces if it asks for more pieces than a plan can be made of */
     public function __invoke(Kit $kit, Design $design): void
     {
-        $kit->say(Makes::numbered($kit->makes, $design->quantity));
+        $kit->sayWhatItMakes(Makes::numbered($kit->makes, $design->quantity));
         if ($this->pieces($kit, $design)) {
             ($this->plan)($kit);
         }

@@ -83,7 +83,7 @@ class Kit
         $this->name = $name;
     }
 
-    public function say(string $makes): void
+    public function sayWhatItMakes(string $makes): void
     {
         $this->makes = $makes;
     }

@@ -96,7 +96,7 @@ final readonly class WorkAtBench
     private function newPiece(Kit $kit, string $name): Item
     {
         $piece = new Item($name, Kind::FinishedPiece, Tracking::Count, null);
-        $piece->putThemes('' === $kit->occasion ? [] : [$kit->occasion]);
+        $piece->describe($piece->record()->with(themes: '' === $kit->occasion ? [] : [$kit->occasion]));
         $this->entities->persist($piece);
 
         return $piece;

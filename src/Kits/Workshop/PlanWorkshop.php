@@ -40,7 +40,7 @@ final readonly class PlanWorkshop
         if ($isOther) {
             $pieces = $said->makes * $said->class->sets();
             if ('' !== $kit->makes) {
-                $kit->say(Makes::numbered($kit->makes, $pieces));
+                $kit->sayWhatItMakes(Makes::numbered($kit->makes, $pieces));
             }
             $this->design->makes($kit, $pieces);
             $this->follow($workshop);

@@ -14,9 +14,6 @@ use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
 /** Passwords, sessions, and leaving. The log keeps the names of those who left. */
 final readonly class KeepPeople
 {
-    /** No hash; no password fits it. */
-    private const NO_PASSWORD = '!';
-
     public function __construct(private EntityManagerInterface $entities, private UserPasswordHasherInterface $hasher)
     {
     }
@@ -54,7 +51,5 @@ final readonly class KeepPeople
             throw AccountsRefused::lastOwner($account->name);
         }
         $account->leave($step->at);
-        $account->signInWith(self::NO_PASSWORD);
-        $this->endSessions($account);
     }
 }

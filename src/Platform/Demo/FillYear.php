@@ -93,13 +93,16 @@ final readonly class FillYear
         }
         foreach (array_keys($year->parts('collections')) as $collection) {
             foreach ($year->part('collections')->texts($collection) as $name) {
-                $this->room->item($name)->putIntoCollection($collection);
+                $item = $this->room->item($name);
+                $item->describe($item->record()->with(collection: $collection));
             }
         }
         foreach ($this->entities->getRepository(Item::class)->findBy(['kind' => Kind::FinishedPiece]) as $piece) {
             $words = explode(' ', $piece->name);
             $size = $year->named('sizes')[end($words)] ?? null;
-            $piece->learn(null === $size ? [] : ['measures' => $size]);
+            if (null !== $size) {
+                $piece->describe($piece->record()->with(details: $piece->details + ['measures' => $size]));
+            }
         }
         $this->album($year->part('album'));
     }
@@ -112,7 +115,9 @@ final readonly class FillYear
             $page = $this->albums->add($album, $title);
             $item = $this->entities->getRepository(Item::class)->findOneBy(['name' => $title]);
             null === $item ? null : $this->albums->fill($page, $item);
-            isset($kits[$title]) ? $page->assignTo($this->kit($kits[$title])) : null;
+            if (isset($kits[$title])) {
+                $page->assignTo($this->kit($kits[$title]));
+            }
         }
     }
 

@@ -182,13 +182,18 @@ final readonly class FurnishRoom
         $kind = $this->firstKind($words) ?? $place->saysKind ?? Kind::Other;
         $tracking = \in_array('count', $words, true) ? Tracking::Count : $kind->usualTracking();
         $item = new Item($thing->name, $kind, $tracking, $place);
-        $item->creditTo('' === $thing->maker ? $place->saysMaker : $thing->maker)
-            ->putThemes([] === $thing->themes && '' !== $place->saysTheme ? [$place->saysTheme] : $thing->themes)
-            ->colour($colours->has($thing->colour) ? $colours->text($thing->colour) : null, $thing->colour)
-            ->quote(Kind::StampSet === $place->saysKind ? str_replace(' / ', "\n", $thing->words) : '');
-        $item->sheet->put($thing->sheet($kind));
-        $item->cuts($thing->cutSizes())->traceTo('' === $thing->parent() ? null : $this->item($thing->parent()));
-        $item->warnOf([...$item->careFor(), ...array_values(array_filter(array_map(Hazard::tryFrom(...), $words)))]);
+        $hazards = array_values(array_filter($words, static fn (string $word): bool => null !== Hazard::tryFrom($word)));
+        $item->describe($item->record()->with(
+            maker: '' === $thing->maker ? $place->saysMaker : $thing->maker,
+            themes: [] === $thing->themes && '' !== $place->saysTheme ? [$place->saysTheme] : $thing->themes,
+            colour: $colours->has($thing->colour) ? $colours->text($thing->colour) : null,
+            colourName: $thing->colour,
+            sentiments: Kind::StampSet === $place->saysKind ? str_replace(' / ', "\n", $thing->words) : '',
+            hazards: array_values(array_unique([...$item->hazards, ...$hazards])),
+            sheet: $thing->sheet($kind),
+            cutSizes: $thing->cutSizes(),
+        ));
+        $item->traceTo('' === $thing->parent() ? null : $this->item($thing->parent()));
         $this->entities->persist($item);
         $this->index->item($item);
         $quantity = (new QuantityText(LengthUnit::Inch))->parse(Tracking::One === $tracking ? '1' : $thing->quantity, $tracking);

@@ -37,6 +37,14 @@ final readonly class CheckRoom
         $this->addresses($file);
         $this->none(
             $file,
+            'places',
+            'number',
+            "SELECT id FROM place WHERE CASE WHEN nature = 'tray' AND kind IN ('tray', 'folder') OR number IS NOT NULL
+                THEN number IS NULL OR nature <> 'tray' OR address || '~' NOT LIKE '% ' || number || '~%' END",
+            'A tray, folder, basket or box is called by its number, and nothing else has one.',
+        );
+        $this->none(
+            $file,
             'album_pages',
             'item',
             'SELECT max(id) FROM album_page WHERE item_id IS NOT NULL GROUP BY item_id HAVING count(*) > 1',

@@ -12,6 +12,9 @@ use Symfony\Component\Security\Core\User\UserInterface;
 #[ORM\Entity]
 class Account implements UserInterface, PasswordAuthenticatedUserInterface, EquatableInterface
 {
+    /** A hash that no password has. */
+    private const NO_PASSWORD = '!';
+
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public ?int $id = null;
 
@@ -57,10 +60,11 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface, Equa
         $this->isChild = $isChild;
     }
 
-    /** Works here no longer; the log-in is free for somebody else, and the log keeps the name. */
+    /** Works here no longer: no password fits, all sessions end, the log-in is free for somebody else, and the log keeps the name. */
     public function leave(\DateTimeImmutable $at): void
     {
-        [$this->leftAt, $this->login] = [$at, '~'.$this->id];
+        [$this->leftAt, $this->login, $this->password] = [$at, '~'.$this->id, self::NO_PASSWORD];
+        $this->endSessions();
     }
 
     /** Whether a session that began with this account may go on with that one. */

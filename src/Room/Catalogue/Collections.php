@@ -73,7 +73,8 @@ final readonly class Collections
         $items = $this->of($name);
         foreach ($items as $item) {
             $old = $item->home;
-            $item->giveHome(null)->putIntoCollection('');
+            $item->giveHome(null);
+            $item->describe($item->record()->with(collection: ''));
             $this->index->item($item);
             $there = null === $old ? 0 : $this->log->quantity((int) $item->id, (int) $old->id);
             if (null !== $old && $there > 0) {

@@ -12,7 +12,7 @@ use App\Room\Stores\Places;
 use Lottel\Core\Furniture\RetiredAddress;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
-use Lottel\Core\Upkeep\Counting\CountReason;
+use Lottel\Core\Log\Why;
 
 /** Somebody counted what is in a place: the difference to what the log believed is a movement of its own, with its reason. */
 final readonly class CountThing
@@ -21,18 +21,23 @@ final readonly class CountThing
     {
     }
 
-    /** Returns how much more there was than the log believed, below 0 where it was less. */
-    public function __invoke(Step $step, Item $item, Place $place, int $counted, string $why): int
+    /**
+     * Returns how much more there was than the log believed, below 0 where it was less.
+     *
+     * @param string $reason in words, may be empty
+     * @param Why|null $why what the difference stands for
+     */
+    public function __invoke(Step $step, Item $item, Place $place, int $counted, string $reason, ?Why $why = null): int
     {
         if (!$place->isStoreInUse()) {
             throw StepRefused::notAPlaceOfStorage(RetiredAddress::onLabel($place->address));
         }
         $difference = $counted - $this->log->quantity((int) $item->id, (int) $place->id);
         $outside = $this->places->outside(Outside::Counted);
-        $note = '' === $why ? 'counted' : 'counted: '.$why;
+        $note = '' === $reason ? 'counted' : 'counted: '.$reason;
         [$from, $to] = $difference > 0 ? [$outside, $place] : [$place, $outside];
         if (0 !== $difference) {
-            $this->log->move($step, $item->moves(abs($difference), $from, $to, Reason::Count), null, $note, CountReason::tryFrom($why)?->why());
+            $this->log->move($step, $item->moves(abs($difference), $from, $to, Reason::Count), null, $note, $why);
         }
 
         return $difference;

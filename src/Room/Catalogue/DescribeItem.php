@@ -35,8 +35,7 @@ final readonly class DescribeItem
     public function duplicate(Item $item): Item
     {
         $twin = new Item($item->name, $item->kind, $item->tracking, $item->home);
-        $twin->describe($item->record());
-        $twin->rename(mb_substr($item->name, 0, 193).' (copy)');
+        $twin->describe($item->record()->with(name: mb_substr($item->name, 0, 193).' (copy)'));
         $this->entities->persist($twin);
         $this->index->item($twin);
 

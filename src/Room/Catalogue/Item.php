@@ -125,137 +125,31 @@ class Item
         $this->hazards = array_map(static fn (Hazard $hazard): string => $hazard->value, $kind->usualHazards());
     }
 
-    public function rename(string $name): self
-    {
-        $this->name = $name;
-
-        return $this;
-    }
-
-    public function creditTo(string $maker): self
-    {
-        $this->maker = $maker;
-
-        return $this;
-    }
-
-    public function classify(Kind $kind): self
-    {
-        $this->kind = $kind;
-
-        return $this;
-    }
-
-    public function countAs(Tracking $tracking): self
+    public function countAs(Tracking $tracking): void
     {
         $this->tracking = $tracking;
-
-        return $this;
     }
 
-    public function giveHome(?Place $home): self
+    public function giveHome(?Place $home): void
     {
         $this->home = $home;
-
-        return $this;
     }
 
     /** Where it goes when its season is over. */
-    public function giveHomeAfterSeason(?Place $home): self
+    public function giveHomeAfterSeason(?Place $home): void
     {
         $this->seasonHome = $home;
-
-        return $this;
     }
 
-    /** @param list<string> $themes */
-    public function putThemes(array $themes): self
-    {
-        $this->themes = $themes;
-
-        return $this;
-    }
-
-    /** Its colour as six hexadecimal digits behind a hash, and how it is called, which stays as it is where nothing is said of it. */
-    public function colour(?string $colour, ?string $name = null): self
-    {
-        [$this->colour, $this->colourName] = [$colour, $name ?? $this->colourName];
-
-        return $this;
-    }
-
-    /** What its stamps say, a line each. */
-    public function quote(string $sentiments): self
-    {
-        $this->sentiments = $sentiments;
-
-        return $this;
-    }
-
-    public function putIntoCollection(string $collection): self
-    {
-        $this->collection = $collection;
-
-        return $this;
-    }
-
-    public function keepFor(string $season): self
-    {
-        $this->season = $season;
-
-        return $this;
-    }
-
-    public function note(string $note): self
-    {
-        $this->note = $note;
-
-        return $this;
-    }
-
-    public function showAs(?string $photo): self
+    public function showAs(?string $photo): void
     {
         $this->photo = $photo;
-
-        return $this;
-    }
-
-    /** @param array<string, string> $details what is known of its kind alone, beside what is known already */
-    public function learn(array $details): self
-    {
-        $this->details += $details;
-
-        return $this;
-    }
-
-    public function cuts(?CutSizes $sizes): self
-    {
-        $this->cutSizes = $sizes?->ticks();
-
-        return $this;
-    }
-
-    /** @param list<Hazard> $hazards */
-    public function warnOf(array $hazards): self
-    {
-        $this->hazards = array_values(array_unique(array_map(static fn (Hazard $hazard): string => $hazard->value, $hazards)));
-
-        return $this;
-    }
-
-    public function weigh(?int $grams): self
-    {
-        $this->grams = $grams;
-
-        return $this;
     }
 
     /** The paper that it was cut from. */
-    public function traceTo(?self $paper): self
+    public function traceTo(?self $paper): void
     {
         $this->parent = $paper;
-
-        return $this;
     }
 
     public function record(): ItemRecord

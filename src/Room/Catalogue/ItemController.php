@@ -304,7 +304,7 @@ final class ItemController extends Page
             $item = $this->items->one($id);
             $colour = $input->colour('colour');
             $input->check();
-            $item->colour($colour);
+            $item->describe($item->record()->coloured($colour));
             $index->item($item);
 
             return Outcome::undoable($this->itemUrl($item), 'That is its colour now.');

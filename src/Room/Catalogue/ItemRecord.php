@@ -41,63 +41,66 @@ final readonly class ItemRecord
     ) {
     }
 
-    /** @param list<string>|null $themes */
+    /**
+     * The same but for what is given.
+     *
+     * @param list<string>|null $themes
+     * @param string|false|null $colour false where it stays as it is
+     * @param list<string>|null $hazards
+     * @param array<string, string>|null $details
+     */
     public function with(
         ?string $name = null,
+        ?Kind $kind = null,
         ?string $maker = null,
         ?array $themes = null,
+        string|false|null $colour = false,
+        ?string $colourName = null,
         ?string $sentiments = null,
         ?string $note = null,
-    ): self {
-        return $this->copy($name, $maker, $themes, $this->colour, $sentiments, $note);
-    }
-
-    public function coloured(?string $colour): self
-    {
-        return $this->copy(null, null, null, $colour, null, null);
-    }
-
-    public function measured(Sheet $sheet): self
-    {
-        return $this->copy(null, null, null, $this->colour, null, null, $sheet);
-    }
-
-    public function cutting(?CutSizes $sizes): self
-    {
-        return $this->copy(null, null, null, $this->colour, null, null, null, $sizes ?? CutSizes::of([]));
-    }
-
-    /** @param list<string>|null $themes */
-    private function copy(
-        ?string $name,
-        ?string $maker,
-        ?array $themes,
-        ?string $colour,
-        ?string $sentiments,
-        ?string $note,
+        ?array $hazards = null,
+        ?string $collection = null,
+        ?string $season = null,
+        ?int $grams = null,
+        ?array $details = null,
         ?Sheet $sheet = null,
         ?CutSizes $cutSizes = null,
     ): self {
         return new self(
             $name ?? $this->name,
-            $this->kind,
+            $kind ?? $this->kind,
             $maker ?? $this->maker,
             $themes ?? $this->themes,
-            $colour,
-            $this->colourName,
+            false === $colour ? $this->colour : $colour,
+            $colourName ?? $this->colourName,
             $this->isMulticolour,
             $sentiments ?? $this->sentiments,
             $note ?? $this->note,
-            $this->hazards,
-            $this->collection,
-            $this->season,
+            $hazards ?? $this->hazards,
+            $collection ?? $this->collection,
+            $season ?? $this->season,
             $this->width,
             $this->height,
             $this->depth,
-            $this->grams,
-            $this->details,
+            $grams ?? $this->grams,
+            $details ?? $this->details,
             $sheet ?? $this->sheet,
             $cutSizes ?? $this->cutSizes,
         );
+    }
+
+    public function coloured(?string $colour): self
+    {
+        return $this->with(colour: $colour);
+    }
+
+    public function measured(Sheet $sheet): self
+    {
+        return $this->with(sheet: $sheet);
+    }
+
+    public function cutting(?CutSizes $sizes): self
+    {
+        return $this->with(cutSizes: $sizes ?? CutSizes::of([]));
     }
 }

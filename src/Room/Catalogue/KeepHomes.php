@@ -64,7 +64,8 @@ final readonly class KeepHomes
     private function giveOneHome(Step $step, Item $item, Place $home): void
     {
         $old = $item->home;
-        $item->giveHome($home)->giveHomeAfterSeason(self::seasonHome($item, $old, $home));
+        $item->giveHome($home);
+        $item->giveHomeAfterSeason(self::seasonHome($item, $old, $home));
         $this->index->item($item);
         if (null !== $old && $old !== $home) {
             $this->labels->wishForThing($item, 'moved');

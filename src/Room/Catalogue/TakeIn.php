@@ -9,6 +9,7 @@ use App\Room\Log\LogBook;
 use App\Room\Stores\Place;
 use App\Room\Stores\Places;
 use Doctrine\ORM\EntityManagerInterface;
+use Lottel\Core\Care\Hazard;
 use Lottel\Core\Catalogue\PastedThing;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\PlaceNature;
@@ -50,9 +51,16 @@ final readonly class TakeIn
     public function write(Place $place, PastedThing $thing): Item
     {
         $item = new Item($thing->name, $thing->kind, $thing->tracking, PlaceNature::Storage === $place->nature ? $place : null);
-        $item->creditTo($thing->maker)->putThemes($thing->themes)->colour($thing->colour, $thing->colourName)->keepFor($thing->season);
-        $item->cuts($thing->cutSizes)->warnOf($thing->hazards);
-        $item->sheet->put($thing->sheet);
+        $item->describe($item->record()->with(
+            maker: $thing->maker,
+            themes: $thing->themes,
+            colour: $thing->colour,
+            colourName: $thing->colourName,
+            hazards: array_map(static fn (Hazard $hazard): string => $hazard->value, $thing->hazards),
+            season: $thing->season,
+            sheet: $thing->sheet,
+            cutSizes: $thing->cutSizes,
+        ));
         $this->entities->persist($item);
 
         return $item;

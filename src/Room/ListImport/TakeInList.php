@@ -154,7 +154,12 @@ final readonly class TakeInList
     private function item(Step $step, ListRow $row, ?int $place): Item
     {
         $item = $this->takeIn->write($this->place($place ?? 0), $row->thing);
-        $item->quote($row->words)->putIntoCollection($row->collection)->note($row->note)->keepFor('' === $row->season ? $item->season : $row->season);
+        $item->describe($item->record()->with(
+            sentiments: $row->words,
+            note: $row->note,
+            collection: $row->collection,
+            season: '' === $row->season ? null : $row->season,
+        ));
         if (null !== $row->cents) {
             $this->prices->known($item, $row->cents, 1, $step->at, $row->shop);
         }

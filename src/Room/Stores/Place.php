@@ -199,17 +199,6 @@ class Place
         return new self(null, PlaceNature::Tray, self::BASKET, $address, $address);
     }
 
-    public function rename(string $name): void
-    {
-        $this->name = $name;
-    }
-
-    /** What belongs in it: things of a kind, of these only what one maker makes, or what is of one theme. */
-    public function reserveFor(?Kind $kind, string $maker = '', string $theme = ''): void
-    {
-        [$this->saysKind, $this->saysMaker, $this->saysTheme] = [$kind, $maker, $theme];
-    }
-
     public function dedicateTo(string $season): void
     {
         $this->season = $season;
@@ -218,12 +207,6 @@ class Place
     public function keepForSeason(bool $isKept): void
     {
         $this->isForSeason = $isKept;
-    }
-
-    /** Things that were used so often are filed elsewhere; null where they may stay. */
-    public function fileAfter(?int $uses): void
-    {
-        $this->fileAfterUses = $uses;
     }
 
     public function bear(?int $mostGrams): void

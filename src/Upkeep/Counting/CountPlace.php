@@ -53,7 +53,7 @@ final readonly class CountPlace
     private function putRight(Step $step, Place $place, Item $item, CountedLine $line, CountReason $reason): void
     {
         if (CountReason::Lost !== $reason) {
-            ($this->count)($step, $item, $place, (int) $line->found, $reason->value);
+            ($this->count)($step, $item, $place, (int) $line->found, $reason->value, $reason->why());
 
             return;
         }

@@ -324,7 +324,7 @@ final class LendingTest extends RoomTestCase
     public function testAChildIsToldWhatAGrownUpTakes(): void
     {
         [$gun] = $this->putInto('C5', 'Glue gun; ; 1');
-        $gun->warnOf([Hazard::Hot]);
+        $gun->describe($gun->record()->with(hazards: [Hazard::Hot->value]));
         $this->entities()->flush();
         $hank = $this->account('hank')->id;
         $this->postAndFollow("/upkeep/people/{$hank}/child", ['child' => '1']);

@@ -30,10 +30,7 @@ final class ShelfTest extends RoomTestCase
         parent::setUp();
         Clock::set(new MockClock('2027-03-03 10:00:00'));
         $this->furnish();
-        $shelf = $this->place('C4');
-        $shelf->reserveFor(Kind::FinishedPiece, theme: 'birthdays');
-        $shelf->rename('birthday cards');
-        $this->entities()->flush();
+        $this->describePlace('C4', Kind::FinishedPiece, theme: 'birthdays', name: 'birthday cards');
     }
 
     protected function tearDown(): void
@@ -45,7 +42,7 @@ final class ShelfTest extends RoomTestCase
     private function card(string $name, int $many, string $address = 'C4'): Item
     {
         [$card] = $this->putInto($address, "{$name}; ; {$many}");
-        $card->classify(Kind::FinishedPiece);
+        $card->describe($card->record()->with(kind: Kind::FinishedPiece));
         $this->entities()->flush();
 
         return $card;
@@ -143,8 +140,8 @@ final class ShelfTest extends RoomTestCase
     public function testTheShelfIsLookedThroughBySize(): void
     {
         [$gulls, $tags] = [$this->card('Gulls', 3), $this->card('Little tags', 9)];
-        $gulls->learn(['measures' => 'A2']);
-        $tags->learn(['measures' => '2 × 4']);
+        $gulls->describe($gulls->record()->with(details: ['measures' => 'A2']));
+        $tags->describe($tags->record()->with(details: ['measures' => '2 × 4']));
         $this->entities()->flush();
         self::assertStringContainsString('12 pieces', $this->get('/shelf')->filter('.page-head')->text());
         $page = $this->get('/shelf?size='.rawurlencode('2 × 4'));

@@ -122,7 +122,7 @@ final class YearTest extends RoomTestCase
     {
         $this->sayHours();
         [$press] = $this->putInto('C2', 'Lever press; ; 1');
-        $press->classify(\Lottel\Core\Catalogue\Kind::Machine);
+        $press->describe($press->record()->with(kind: \Lottel\Core\Catalogue\Kind::Machine));
         $this->entities()->flush();
         foreach (['Gulls', 'Menus'] as $name) {
             $kit = $this->planKit($name, [[$press, 1]]);

@@ -32,8 +32,8 @@ final class CuttingTest extends RoomTestCase
             'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover',
             'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover',
         );
-        $this->card->colour($this->card->colour, 'Petrel');
-        $this->buoy->colour($this->buoy->colour, 'Buoy');
+        $this->card->describe($this->card->record()->with(colourName: 'Petrel'));
+        $this->buoy->describe($this->buoy->record()->with(colourName: 'Buoy'));
         $this->entities()->flush();
     }
 
@@ -153,7 +153,8 @@ final class CuttingTest extends RoomTestCase
         [$scrap] = $this->putInto('C4', 'Petrel scrap; ; 2; ; #1f5c6b; 6 × 6; 80 lb cover');
         [$panels] = $this->putInto('C4', 'Petrel panels; ; 3; ; #1f5c6b; 4 × 5 1/4; 80 lb cover');
         $scrap = $this->item((int) $scrap->id);
-        $scrap->classify(Kind::Scrap)->traceTo($this->item((int) $this->card->id));
+        $scrap->describe($scrap->record()->with(kind: Kind::Scrap));
+        $scrap->traceTo($this->item((int) $this->card->id));
         $this->item((int) $panels->id)->traceTo($this->item((int) $this->card->id));
         $this->entities()->flush();
         $kit = $this->wanting('8 panels 4 × 5 1/4 Petrel');
@@ -252,7 +253,7 @@ final class CuttingTest extends RoomTestCase
     public function testAScanOfThePaperOrTheTrimmerIsACut(): void
     {
         [$trimmer, $terns] = [$this->putInto('C3', 'Trimmer; ; 1')[0], $this->putInto('C1', 'Terns; ; 1')[0]];
-        $trimmer->classify(Kind::Tool);
+        $trimmer->describe($trimmer->record()->with(kind: Kind::Tool));
         $this->entities()->flush();
         $kit = $this->pulled('4 A2 panels Petrel');
         $page = $this->post("/kits/{$kit}/cut/scanned", ['code' => (string) ScanCode::ofItem((int) $terns->id)]);
@@ -341,7 +342,8 @@ final class CuttingTest extends RoomTestCase
     {
         [$large, $small] = $this->putInto('C4', 'Petrel large; ; 1; ; #1f5c6b; 6 × 6; 80 lb cover', 'Petrel small; ; 2; ; #1f5c6b; 6 × 3; 80 lb cover');
         foreach ([$large, $small] as $scrap) {
-            $scrap->classify(Kind::Scrap)->traceTo($this->item((int) $this->card->id));
+            $scrap->describe($scrap->record()->with(kind: Kind::Scrap));
+            $scrap->traceTo($this->item((int) $this->card->id));
         }
         $this->entities()->flush();
         $this->planKit('Other', [[$this->item((int) $small->id), 2]]);

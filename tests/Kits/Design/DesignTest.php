@@ -48,9 +48,9 @@ final class DesignTest extends RoomTestCase
             'White A2 envelopes; ; 20; ; #f4f1ea; 4 3/8 × 5 3/4; 70 lb text',
             'Foam squares; ; 90',
         );
-        $this->foam->classify(Kind::Adhesive);
+        $this->foam->describe($this->foam->record()->with(kind: Kind::Adhesive));
         foreach ([[$this->white, 'White'], [$this->petrel, 'Petrel'], [$this->buoy, 'Buoy']] as [$paper, $name]) {
-            $paper->colour($paper->colour, $name);
+            $paper->describe($paper->record()->with(colourName: $name));
         }
         $this->entities()->flush();
     }
@@ -533,8 +533,8 @@ final class DesignTest extends RoomTestCase
     public function testDiesAreProposedThatCutTheSize(): void
     {
         [$gulls, $oval] = $this->putInto('C4', 'Gull dies; ; 1', 'Oval dies; ; 1');
-        $gulls->cuts(CutSizes::read('3 × 3, 3/4 × 1 3/4', LengthUnit::Inch));
-        $oval->cuts(CutSizes::read('5 × 2', LengthUnit::Inch));
+        $gulls->describe($gulls->record()->cutting(CutSizes::read('3 × 3, 3/4 × 1 3/4', LengthUnit::Inch)));
+        $oval->describe($oval->record()->cutting(CutSizes::read('5 × 2', LengthUnit::Inch)));
         $this->entities()->flush();
         $kit = $this->card();
         $fields = ['kind' => 'die-cut', 'name' => 'gull', 'size' => '1 3/4 × 3/4', 'paper' => 'Petrel', 'revision' => (string) $this->revision($kit)];

@@ -33,8 +33,8 @@ final class PaperTest extends RoomTestCase
             'Petrel card; ; 24; ; #1f5c6b; 8 1/2 × 11; 80 lb cover',
             'Buoy card; ; 9; ; #c8372d; 12 × 12; 80 lb cover',
         );
-        $this->card->colour($this->card->colour, 'Petrel');
-        $buoy->colour($buoy->colour, 'Buoy');
+        $this->card->describe($this->card->record()->with(colourName: 'Petrel'));
+        $buoy->describe($buoy->record()->with(colourName: 'Buoy'));
         $this->entities()->flush();
     }
 
@@ -93,7 +93,7 @@ final class PaperTest extends RoomTestCase
         $this->scrap('Snug', 68, 96);
         foreach (['Exact panels' => '4 × 5 1/4', 'Larger panels' => '4 1/4 × 5 1/2'] as $name => $size) {
             [$panels] = $this->putInto('C4', "{$name}; ; 9; ; #1f5c6b; {$size}; 80 lb cover");
-            $panels->classify(Kind::Paper);
+            $panels->describe($panels->record()->with(kind: Kind::Paper));
             $panels->traceTo($this->item((int) $this->card->id));
         }
         $this->entities()->flush();

@@ -31,8 +31,8 @@ final class ProposeTest extends RoomTestCase
             'Fog card; ; 12; ; #c9cbc7; 8 1/2 × 11; 80 lb cover',
         );
         [$gulls, $cake] = $this->putInto('C1', 'Gull thanks; ; 1', 'Cake; ; 1');
-        $gulls->quote('thank you, skipper');
-        $cake->quote('happy birthday');
+        $gulls->describe($gulls->record()->with(sentiments: 'thank you, skipper'));
+        $cake->describe($cake->record()->with(sentiments: 'happy birthday'));
         $this->putInto('C3', 'Petrel ink; ; half; ; #1f5c6b');
         $this->entities()->flush();
     }
@@ -141,8 +141,10 @@ final class ProposeTest extends RoomTestCase
     public function testOfPadsThatAreCountedOneIsTaken(): void
     {
         [$pads, $dots] = $this->putInto('C3', 'Tern ink; ; 3; ; #1f5c6b', 'Dots; ; 40; ; #1f5c6b');
-        $pads->classify(Kind::Ink)->countAs(Tracking::Count);
-        $dots->classify(Kind::Embellishment)->countAs(Tracking::Count);
+        $pads->describe($pads->record()->with(kind: Kind::Ink));
+        $pads->countAs(Tracking::Count);
+        $dots->describe($dots->record()->with(kind: Kind::Embellishment));
+        $dots->countAs(Tracking::Count);
         $this->entities()->flush();
         $kit = 0;
         $this->step(function (Step $step) use ($pads, $dots, &$kit): void {

@@ -33,10 +33,10 @@ final class WorkshopTest extends RoomTestCase
         Clock::set(new MockClock('2027-03-03 10:00:00'));
         $this->furnish();
         [$this->gems] = $this->putInto('C4', 'Gull gems; ; 100');
-        $this->gems->classify(Kind::Embellishment);
+        $this->gems->describe($this->gems->record()->with(kind: Kind::Embellishment));
         [$this->stamps] = $this->putInto('C1', 'Gull stamps; ; 1');
         [$this->punch] = $this->putInto('C5', 'Corner punch; ; 2');
-        $this->punch->classify(Kind::Tool)->weigh(210);
+        $this->punch->describe($this->punch->record()->with(kind: Kind::Tool, grams: 210));
         $this->entities()->flush();
         $this->kit = $this->planKit('Gull cards for beginners', [[$this->gems, 1], [$this->punch, 1], [$this->stamps, 1]]);
     }

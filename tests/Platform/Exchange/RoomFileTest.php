@@ -158,6 +158,10 @@ final class RoomFileTest extends OwnFileTestCase
             'places[21].address',
             'used already',
         ];
+        yield 'a drawer with a number' => [$set('places.9.number', 4), 'places[9].number', 'called by its number'];
+        yield 'a tray without its number' => [static function (SpoiltRoom $room): void {
+            $room->set('places.'.$room->first('places', 'kind', 'tray').'.number', null);
+        }, 'places[', 'called by its number'];
         yield 'places in a circle' => [static function (SpoiltRoom $room): void {
             $stored = \array_slice($room->where('places', 'nature', 'storage'), 0, 2, true);
             [$one, $two] = array_keys($stored);

@@ -49,7 +49,7 @@ final class CatalogueTest extends RoomTestCase
     {
         $this->furnish();
         $place = $this->place('C2');
-        $place->reserveFor($place->saysKind, 'Marrowlight Paper', 'sea');
+        $this->describePlace($place->address, maker: 'Marrowlight Paper', theme: 'sea');
         $place->dedicateTo('winter');
         $this->entities()->flush();
         $this->putInto('C2', 'Gull card; ; 10; ; Petrel');
@@ -275,7 +275,7 @@ final class CatalogueTest extends RoomTestCase
     public function testThingsWithoutAHomeAreProposedOne(): void
     {
         $this->furnish();
-        $this->place('C4')->reserveFor(\Lottel\Core\Catalogue\Kind::Other, 'Oddling');
+        $this->describePlace('C4', \Lottel\Core\Catalogue\Kind::Other, 'Oddling');
         $this->entities()->flush();
         $this->putInto('C4', 'Shells; Oddling', 'Pearls; Oddling', 'Corks; Oddling');
         [$sand] = $this->putInto('not filed', 'Sand; Oddling');
@@ -293,7 +293,7 @@ final class CatalogueTest extends RoomTestCase
     public function testABasketOfNewThingsAsksToBeEmptiedAfterSoManyUses(): void
     {
         $this->furnish();
-        $this->place('C5')->fileAfter(2);
+        $this->describePlace('C5', fileAfterUses: 2);
         $this->entities()->flush();
         [$gulls] = $this->putInto('C5', 'Gulls');
         foreach ([1, 2] as $use) {
@@ -363,7 +363,7 @@ final class CatalogueTest extends RoomTestCase
         $this->postAndFollow('/stores/new-unit', ['template' => 'cabinet', 'letters' => 'T', 'rows' => '7']);
         foreach (['T1' => true, 'T7' => false] as $address => $isHigh) {
             $this->postAndFollow("/stores/places/{$address}/divide", ['division' => 'left and right']);
-            $this->place($address.'.a')->reserveFor(\Lottel\Core\Catalogue\Kind::Paper);
+            $this->describePlace($address.'.a', \Lottel\Core\Catalogue\Kind::Paper);
             $this->entities()->flush();
             $this->putInto($address.'.a', 'White card;;300');
             $this->get('/stores/places/'.$address.'.a');

@@ -80,7 +80,7 @@ final class PlacePhotoTest extends OwnFileTestCase
 
     public function testPaperThatIsSeenAmongInksKeepsItsSize(): void
     {
-        $this->place('C2')->reserveFor(Kind::Ink);
+        $this->describePlace('C2', Kind::Ink);
         $this->entities()->flush();
         $page = $this->look($this->touch($this->photograph(), 150, 150), ['Harbour card; ; 12; ; ; 6 × 6']);
         self::assertSame('paper', $page->filter('#new-kind_0 option[selected]')->attr('value'));

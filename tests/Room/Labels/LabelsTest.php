@@ -67,7 +67,7 @@ final class LabelsTest extends RoomTestCase
     public function testASheetHasItsLabelsWhereTheyBelongAndTheirCodesCanBeRead(): void
     {
         $this->furnish();
-        $this->place('C3')->rename('stamps L–R');
+        $this->describePlace('C3', name: 'stamps L–R');
         $this->entities()->flush();
         $this->get('/stores/labels.pdf?'.http_build_query(['wish' => $this->wishes(), 'sheet' => 'a4-24', 'start' => 5, 'code' => 1]));
         $this->assertCode(200);
@@ -254,7 +254,7 @@ final class LabelsTest extends RoomTestCase
         $this->get('/stores/labels');
         self::assertStringContainsString('1 waiting', $this->text());
         self::assertStringContainsString('renamed', $this->text());
-        $this->place('C4')->reserveFor(\Lottel\Core\Catalogue\Kind::Die);
+        $this->describePlace('C4', \Lottel\Core\Catalogue\Kind::Die);
         $this->entities()->flush();
         [$die] = $this->putInto('C4', 'Nesting gulls; Oddling');
         $this->postAndFollow("/items/{$die->id}/home", ['address' => 'C5']);

@@ -15,6 +15,7 @@ use App\Room\Stores\Places;
 use App\Tests\RoomTestCase;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
+use Lottel\Core\Upkeep\Counting\CountReason;
 
 /** The views that all readings share, in a small room in which each of their conditions matters. */
 final class StockViewsTest extends RoomTestCase
@@ -83,10 +84,10 @@ final class StockViewsTest extends RoomTestCase
         self::assertSame([['use', 2], ['cut', 1]], $this->uses($this->petrel), 'what is made of a cut is no use, nor what was put right');
         self::assertSame([], $this->uses($this->gull), 'given away is not used');
 
-        $this->found($this->gull, 4, 'used without a word');
+        $this->found($this->gull, 4, CountReason::UsedUnlogged);
         self::assertSame([['count', 2]], $this->uses($this->gull));
-        $this->found($this->gull, 3, 'counted wrongly before');
-        $this->found($this->gull, 5, 'came in without a word');
+        $this->found($this->gull, 3, CountReason::Miscounted);
+        $this->found($this->gull, 5, CountReason::CameUnlogged);
         self::assertSame([['count', 2]], $this->uses($this->gull), 'a count that was wrong is no use');
         $this->move($this->petrel, 2, $this->outside(Outside::MadeHere), $tray, Reason::Cut, $this->kit);
         self::assertSame([['use', 2], ['cut', 1]], $this->uses($this->petrel), 'what came out of a cut was not used');
@@ -139,10 +140,10 @@ final class StockViewsTest extends RoomTestCase
         });
     }
 
-    private function found(Item $item, int $there, string $why): void
+    private function found(Item $item, int $there, CountReason $reason): void
     {
-        $this->step(function (Step $step) use ($item, $there, $why): void {
-            ($this->service(CountThing::class))($step, $this->item((int) $item->id), $this->place('C2'), $there, $why);
+        $this->step(function (Step $step) use ($item, $there, $reason): void {
+            ($this->service(CountThing::class))($step, $this->item((int) $item->id), $this->place('C2'), $there, $reason->value, $reason->why());
         });
     }
 

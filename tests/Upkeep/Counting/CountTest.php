@@ -54,6 +54,7 @@ final class CountTest extends RoomTestCase
         self::assertStringContainsString('C4 is counted: 1 line of 3 put right in the log.', $this->text());
         self::assertSame(['C4' => 37, 'bought' => -40, 'counted' => 3], $this->balances($this->card));
         self::assertSame('counted: used without a word', $this->word('SELECT note FROM movement ORDER BY id DESC LIMIT 1'));
+        self::assertSame(3, $this->number('SELECT quantity FROM use_of_item WHERE item_id = ?', [$this->card->id]), 'that is use');
         self::assertSame(1, $this->number('SELECT wrong FROM place_count'));
         self::assertSame(3, $this->number('SELECT expected FROM place_count'));
     }

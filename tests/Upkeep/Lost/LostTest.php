@@ -20,6 +20,7 @@ use App\Upkeep\Lost\LikelySpot;
 use App\Upkeep\Lost\LostReading;
 use Lottel\Core\Log\Outside;
 use Lottel\Core\Log\Reason;
+use Lottel\Core\Log\Why;
 use Lottel\Core\Upkeep\Lost\Clue;
 use Lottel\Core\Upkeep\Lost\Trail;
 
@@ -181,6 +182,26 @@ final class LostTest extends RoomTestCase
         self::assertLessThan($fresh['C1'], $this->likely()['C1']);
         $this->database()->executeStatement("UPDATE errand SET begun_at = '2026-01-01 10:00:00' WHERE id = ?", [$errand]);
         self::assertSame($fresh['C1'], $this->likely()['C1'], 'that look was for another loss');
+    }
+
+    public function testWhereTheLogDidNotBelieveItIsAClue(): void
+    {
+        $clues = function (?Why $why): array {
+            $this->step(function (Step $step) use ($why): void {
+                $item = $this->item((int) $this->washi->id);
+                $log = $this->service(LogBook::class);
+                $from = null === $why ? 'C4' : 'C3';
+                $log->move($step, $item->moves(1, $this->place($from), $this->place('C5'), Reason::Move), null, 'was found here', $why);
+                $lost = $log->move($step, $item->moves(1, $this->place('C5'), $this->service(Places::class)->outside(Outside::Lost), Reason::Lose));
+                self::assertGreaterThan(0, $lost);
+            });
+            $spots = $this->service(LostReading::class)->search((int) $this->washi->id)->spots ?? [];
+            $this->postAndFollow("/items/{$this->washi->id}/found", ['address' => 'C3']);
+
+            return array_merge([], ...array_map(static fn (LikelySpot $spot): array => 'C5' === $spot->address ? $spot->likely->clues : [], $spots));
+        };
+        self::assertNotContains(Clue::Confused, $clues(null), 'it was carried there');
+        self::assertContains(Clue::Confused, $clues(Why::FoundHere), 'it lay there');
     }
 
     public function testAFindThatWasPutRightIsNoClue(): void

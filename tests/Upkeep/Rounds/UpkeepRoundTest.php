@@ -250,6 +250,7 @@ final class UpkeepRoundTest extends RoomTestCase
         $this->postAndFollow("/upkeep/rounds/{$errand}/also", ['item' => $die->id, 'place' => 'F4']);
         self::assertStringContainsString('was in F4; it goes home to C4 on this round.', $this->text());
         self::assertSame(1, $this->balances($die)['basket 1']);
+        self::assertSame(1, $this->number("SELECT count(*) FROM movement WHERE item_id = ? AND why = 'found here'", [$die->id]));
         $task = $this->number('SELECT id FROM errand_task WHERE item_id = ?', [$die->id]);
         $this->postAndFollow("/upkeep/rounds/{$errand}/done", ['tasks' => [$task]]);
         self::assertSame(1, $this->balances($die)['C4']);

@@ -27,7 +27,7 @@ final class SeasonsTest extends RoomTestCase
         [$this->bells, $this->snow] = $this->putInto('C5', 'Bell dies;;1;midwinter', 'Snow stamps;;1;midwinter');
         [$this->card] = $this->putInto('C2', 'Petrel card;;24');
         foreach ([$this->bells, $this->snow] as $item) {
-            $item->keepFor('winter');
+            $item->describe($item->record()->with(season: 'winter'));
         }
         $this->entities()->flush();
     }
@@ -134,7 +134,7 @@ final class SeasonsTest extends RoomTestCase
             $this->assertCode(422, $place);
         }
         $this->step(function (Step $step): void {
-            $this->place('C1')->fileAfter(2);
+            $this->describePlace('C1', fileAfterUses: 2);
         });
         $this->post('/upkeep/seasons/places', ['place' => 'C1']);
         $this->assertCode(409, 'new things wait there');
