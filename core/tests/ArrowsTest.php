@@ -13,7 +13,7 @@ final class ArrowsTest extends TestCase
         'Words' => [],
         'Proposal' => ['Colour'],
         'Year' => ['Colour', 'Design', 'Measure', 'Words'],
-        'Workshop' => ['Words'],
+        'Workshop' => ['Catalogue', 'Homes', 'Log', 'Measure', 'Paper', 'Words'],
         'Measure' => [],
         'Colour' => [],
         'Care' => ['Words'],

@@ -27,6 +27,12 @@ enum Season: string
         };
     }
 
+    /** Returns the first season that is said, of several words that may say one; null where none does. */
+    public static function firstOf(string ...$words): ?self
+    {
+        return array_values(array_filter(array_map(self::tryFrom(...), $words)))[0] ?? null;
+    }
+
     /** Whether it is at hand on a day: from about a month before it begins until it ends (common practice, no source). */
     public function isAtHandOn(\DateTimeImmutable $day, \DateTimeZone $zone): bool
     {

@@ -35,6 +35,12 @@ final class Fit
         return $handling->mayRoll && $this->fitsRolled($thing, $place, $handling) ? 'rolled' : null;
     }
 
+    /** Whether a thing is known not to fit: where one of the two is not measured, nothing is known. */
+    public function isTooLarge(?Box $thing, ?Box $place, Handling $handling): bool
+    {
+        return null !== $thing && null !== $place && null === $this->way($thing, $place, $handling);
+    }
+
     /** @return iterable<string, Box> */
     private function orientations(Box $thing, Handling $handling): iterable
     {

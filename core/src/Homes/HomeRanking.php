@@ -24,6 +24,9 @@ final class HomeRanking
     /** What is taken to be free where a place's size is not known. */
     public const ROOM_UNKNOWN = 0.5;
 
+    /** Below that nothing is proposed unasked; a judgement of ours. */
+    private const WORTH_A_GUESS = 0.3;
+
     private const EXPECTED_OF_NEW = 1.0;
     private const ENOUGH_NEIGHBOURS = 8;
     private const FAR_SECONDS = 30.0;
@@ -57,6 +60,37 @@ final class HomeRanking
         usort($proposals, static fn (HomeProposal $a, HomeProposal $b): int => $b->worth <=> $a->worth ?: Address::compare($a->address, $b->address));
 
         return $proposals;
+    }
+
+    /**
+     * Returns the best of ranked homes where it is worth naming without being asked; null where nothing speaks for one.
+     *
+     * @param list<HomeProposal> $ranked
+     */
+    public static function worthAGuess(array $ranked): ?HomeProposal
+    {
+        return [] !== $ranked && $ranked[0]->worth >= self::WORTH_A_GUESS ? $ranked[0] : null;
+    }
+
+    /**
+     * Returns the best of ranked homes where it is better than every other; null where two are as good.
+     *
+     * @param list<HomeProposal> $ranked
+     */
+    public static function clearlyBest(array $ranked): ?HomeProposal
+    {
+        return [] !== $ranked && (!isset($ranked[1]) || $ranked[0]->worth > $ranked[1]->worth) ? $ranked[0] : null;
+    }
+
+    /**
+     * Returns the share of a place that is free, from some of the things that are in it.
+     *
+     * @param Capacity|null $capacity null where the place is not measured inside
+     * @param Contents $some what $sampled of its $things take up together
+     */
+    public static function roomLeft(?Capacity $capacity, Contents $some, int $sampled, int $things): float
+    {
+        return null === $capacity ? self::ROOM_UNKNOWN : 1 - $capacity->fullnessWithRoom($some->times(0 === $sampled ? 0 : $things / $sampled));
     }
 
     private function propose(Thing $thing, HomeCandidate $candidate, float $usesAMonth): HomeProposal

@@ -37,6 +37,12 @@ final readonly class Share
         return $lasts ? new self(1, $class->persons) : null;
     }
 
+    /** How a quantity that a design wants is dealt out; null where it does not come out even. */
+    public static function byDesign(int $quantity, Headcount $class): ?self
+    {
+        return $quantity > 0 && 0 === $quantity % $class->sets() ? new self(intdiv($quantity, $class->sets())) : null;
+    }
+
     /** Whether it goes into each one's bag. */
     public function isBagged(): bool
     {

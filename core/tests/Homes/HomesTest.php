@@ -135,4 +135,43 @@ final class HomesTest extends TestCase
         $of = static fn (bool $hasRunners): string => (new Capacity($inside, mostGrams: 6000, hasRunners: $hasRunners))->warnings($heavy)[0];
         self::assertSame(['Too heavy: it comes off its runners.', 'Too heavy for what it hangs on or stands on.'], [$of(true), $of(false)]);
     }
+
+    public function testAHomeIsNamedUnaskedOnlyWhereSomethingSpeaksForIt(): void
+    {
+        [$good, $alsoGood, $poor] = [new HomeProposal('A1', 0.3, []), new HomeProposal('A2', 0.3, []), new HomeProposal('A3', 0.29, [])];
+        self::assertSame([$good, null, null], [HomeRanking::worthAGuess([$good, $poor]), HomeRanking::worthAGuess([$poor]), HomeRanking::worthAGuess([])]);
+        self::assertSame(
+            [$good, null, $poor, null],
+            array_map(HomeRanking::clearlyBest(...), [[$good, $poor], [$good, $alsoGood], [$poor], []]),
+        );
+    }
+
+    public function testRoomIsReckonedFromSomeOfTheThings(): void
+    {
+        $capacity = new Capacity(Box::ofMillimetres(100, 100, 1000));
+        $all = 1 - $capacity->fullnessWithRoom(new Contents(3, 0, 0));
+        self::assertEqualsWithDelta($all, HomeRanking::roomLeft($capacity, new Contents(1, 0, 0), 10, 30), 1e-9);
+        self::assertSame(1.0, HomeRanking::roomLeft($capacity, new Contents(0, 0, 0), 0, 0));
+        self::assertSame(HomeRanking::ROOM_UNKNOWN, HomeRanking::roomLeft(null, new Contents(9, 0, 0), 1, 1));
+    }
+
+    public function testOnlyWhatIsMeasuredIsKnownToBeTooLarge(): void
+    {
+        $fit = new Fit();
+        [$large, $small] = [Box::ofMillimetres(500, 500, 500), Box::ofMillimetres(50, 50, 50)];
+        self::assertSame(
+            [true, false, false, false],
+            [
+                $fit->isTooLarge($large, $small, new Handling()), $fit->isTooLarge($small, $large, new Handling()),
+                $fit->isTooLarge(null, $small, new Handling()), $fit->isTooLarge($large, null, new Handling()),
+            ],
+        );
+    }
+
+    public function testOfAUnitThatStandsNowhereTheWayIsEstimated(): void
+    {
+        $reach = new Reach();
+        self::assertEquals($reach->to(2000.0, 900, Access::Drawer), $reach->to(null, 900, Access::Drawer));
+        self::assertGreaterThan($reach->to(0.0, 900, Access::Drawer)->total(), $reach->to(null, 900, Access::Drawer)->total());
+    }
 }

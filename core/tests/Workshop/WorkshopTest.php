@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests\Workshop;
 
+use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Log\Tracking;
+use Lottel\Core\Measure\Length;
 use Lottel\Core\Workshop\CameBack;
 use Lottel\Core\Workshop\Headcount;
 use Lottel\Core\Workshop\InvalidWorkshop;
@@ -123,5 +126,32 @@ final class WorkshopTest extends TestCase
             $back = CameBack::of($left, mt_rand(0, $left), 1 === mt_rand(0, 1));
             self::assertSame($left, $back->back + $back->handedOut + $back->missing);
         }
+    }
+
+    public function testADesignIsDealtOutWhereItComesOutEven(): void
+    {
+        $class = new Headcount(6, 2);
+        self::assertEquals(new Share(3), Share::byDesign(24, $class));
+        self::assertNull(Share::byDesign(25, $class));
+        self::assertNull(Share::byDesign(0, $class));
+    }
+
+    public function testWhatNobodyHasWeighedWeighsAsSuchThingsDo(): void
+    {
+        $share = new Share(1);
+        $weighed = SharedThing::ofList('Brads', $share, Kind::Embellishment, Tracking::Count, 2, 40);
+        self::assertSame([2000, false, 40], [$weighed->milligrams, $weighed->isUsual, $weighed->there]);
+        $guessed = SharedThing::ofList('Ink', $share, Kind::Ink, Tracking::Level, null, 8);
+        self::assertSame([90_000, true, 1], [$guessed->milligrams, $guessed->isUsual, $guessed->there], 'one bottle, however full');
+        self::assertSame(0, SharedThing::ofList('Twine', $share, Kind::Ribbon, Tracking::Length, 30, 900)->milligrams);
+    }
+
+    public function testAPieceWeighsWhatItsPaperDoes(): void
+    {
+        [$class, $side] = [new Headcount(5, 1), 100 * Length::TICKS_PER_MILLIMETRE];
+        $piece = SharedThing::ofPiece('Panel', new Share(2), $side, $side, 300_000, $class);
+        self::assertSame([3000, false, 12, 0], [$piece->milligrams, $piece->isUsual, $piece->there, $piece->short($class)]);
+        $unsaid = SharedThing::ofPiece('Panel', new Share(2), $side, $side, null, $class);
+        self::assertSame([2650, true], [$unsaid->milligrams, $unsaid->isUsual]);
     }
 }

@@ -97,8 +97,9 @@ final readonly class PlanCuts
         $job = new CutJob($pieces, $kept);
         $sides = [\PHP_INT_MAX, ...array_map(static fn (PieceToCut $piece): int => min($piece->width, $piece->height), array_values($pieces))];
         $colours = [] === $pieces ? [] : $this->stock->colours();
+        $own = $this->stock->own($kit);
         foreach ($pieces as $piece) {
-            $job->offer($piece, $this->stock->of($kit, $piece->paper, min($sides), $piece->wish, $colours), $isAhead);
+            $job->offer($piece, $this->stock->of($own, $piece->paper, min($sides), $piece->wish, $colours), $isAhead);
         }
 
         return $job;

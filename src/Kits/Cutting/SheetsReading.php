@@ -32,13 +32,25 @@ final readonly class SheetsReading
         return array_combine($hexes, array_map(static fn (string $hex): Lab => Lab::of(Srgb::ofHex($hex)), $hexes));
     }
 
+    public function own(Kit $kit): OwnPapers
+    {
+        return new OwnPapers(
+            $this->byItem('SELECT item_id, quantity FROM lies_out WHERE kit_id = ?', $kit),
+            $this->byItem('SELECT item_id, quantity FROM open_want WHERE kit_id = ?', $kit),
+            $this->byItem('SELECT item_id, quantity - to_cut FROM need WHERE kit_id = ?', $kit),
+            $this->byItem("SELECT item_id, quantity FROM use_of_item WHERE kit_id = ? AND reason = 'use'", $kit),
+            $this->byItem("SELECT item_id, 1 FROM sheet_in_work WHERE kit_id = ? AND NOT is_logged AND json_extract(tree, '$.made')", $kit),
+        );
+    }
+
     /**
+     * @param OwnPapers $own what the kit has and wants of them
      * @param int $narrowest the shorter side of the smallest piece, in ticks
      * @param array<string, Lab> $colours of all papers, by their hex
      *
      * @return list<StockSheet> in the order of their numbers
      */
-    public function of(Kit $kit, Item $paper, int $narrowest, PaperWish $wish, array $colours): array
+    public function of(OwnPapers $own, Item $paper, int $narrowest, PaperWish $wish, array $colours): array
     {
         $rows = $this->database->fetchAllAssociative(
             "WITH own AS (
@@ -49,19 +61,24 @@ final readonly class SheetsReading
                 WHERE i.removed_at IS NULL AND i.tracking = 'count' AND i.kind IN ('paper', 'scrap', 'part-finished') AND i.outline IS NULL
                     AND i.sheet_width >= CAST(:narrowest AS INTEGER) AND i.sheet_height >= CAST(:narrowest AS INTEGER)
                     AND EXISTS (SELECT 1 FROM stock_of_item s WHERE s.item_id = i.id AND s.in_room > 0)
-                ORDER BY i.sheet_width * i.sheet_height DESC, i.id LIMIT ".self::MOST.")
-             SELECT i.*, s.here AS stored,
-                (SELECT coalesce(sum(l.quantity), 0) FROM lies_out l WHERE l.item_id = i.id AND l.kit_id = :kit) AS on_tray,
-                (SELECT coalesce(sum(w.quantity), 0) FROM open_want w WHERE w.item_id = i.id AND w.kit_id <> :kit) AS others_want,
-                (SELECT coalesce(sum(n.quantity - n.to_cut), 0) FROM need n WHERE n.item_id = i.id AND n.kit_id = :kit)
-                    - (SELECT coalesce(sum(u.quantity), 0) FROM use_of_item u WHERE u.item_id = i.id AND u.kit_id = :kit AND u.reason = 'use') AS by_hand,
-                (SELECT count(*) FROM sheet_in_work s WHERE s.item_id = i.id AND s.kit_id = :kit AND NOT s.is_logged
-                    AND json_extract(s.tree, '$.made')) AS begun
-             FROM few JOIN item i ON i.id = few.id JOIN stock_of_item s ON s.item_id = i.id ORDER BY i.id",
-            ['paper' => $paper->id, 'kit' => $kit->id, 'narrowest' => $narrowest, 'colours' => self::coloursLike($paper, $wish, $colours)],
+                ORDER BY i.sheet_width * i.sheet_height DESC, i.id LIMIT ".self::MOST.')
+             SELECT i.*, s.here, s.wanted
+             FROM few JOIN item i ON i.id = few.id JOIN stock_of_item s ON s.item_id = i.id ORDER BY i.id',
+            ['paper' => $paper->id, 'narrowest' => $narrowest, 'colours' => self::coloursLike($paper, $wish, $colours)],
         );
 
-        return array_values(array_filter(array_map(static fn (array $columns): ?StockSheet => StockSheet::of(new Row($columns)), $rows)));
+        return array_values(array_filter(array_map(static fn (array $columns): ?StockSheet => StockSheet::of(new Row($columns), $own), $rows)));
+    }
+
+    /** @return array<int, int> quantities by item */
+    private function byItem(string $sql, Kit $kit): array
+    {
+        $byItem = [];
+        foreach ($this->database->fetchAllNumeric($sql, [$kit->id]) as [$item, $quantity]) {
+            $byItem[Row::number($item)] = ($byItem[Row::number($item)] ?? 0) + Row::number($quantity);
+        }
+
+        return $byItem;
     }
 
     /** @param array<string, Lab> $colours */

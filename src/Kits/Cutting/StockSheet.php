@@ -13,7 +13,6 @@ use Lottel\Core\Cutting\PaperWish;
 use Lottel\Core\Cutting\ReadyCut;
 use Lottel\Core\Cutting\SamePaper;
 use Lottel\Core\Cutting\Stock;
-use Lottel\Core\Kit\Availability;
 use Lottel\Core\Measure\Size;
 use Lottel\Core\Paper\Direction;
 use Lottel\Core\Paper\Grammage;
@@ -34,7 +33,7 @@ final readonly class StockSheet
     ) {
     }
 
-    public static function of(Row $row): ?self
+    public static function of(Row $row, OwnPapers $own): ?self
     {
         $sheet = SheetColumns::read($row);
         $colour = $row->textOrNull('colour');
@@ -48,7 +47,7 @@ final readonly class StockSheet
             $sheet->direction,
             null === $colour ? null : Lab::of(Srgb::ofHex($colour)),
             $sheet->weight,
-            (new Availability($row->int('stored'), 0, $row->int('others_want')))->forCuts($row->int('on_tray') - $row->int('begun'), $row->int('by_hand')),
+            $own->forCuts($row->int('id'), $row->int('here'), $row->int('wanted')),
         );
     }
 

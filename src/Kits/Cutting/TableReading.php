@@ -60,7 +60,7 @@ final readonly class TableReading
     {
         return function (PieceToCut $piece) use ($kit, $trimmer): MissingPaper {
             $sheets = array_filter(
-                $this->stock->of($kit, $piece->paper, 1, $piece->wish, $this->stock->colours()),
+                $this->stock->of($this->stock->own($kit), $piece->paper, 1, $piece->wish, $this->stock->colours()),
                 static fn (StockSheet $sheet): bool => $sheet->isCutFor($piece),
             );
 

@@ -9,6 +9,11 @@ use App\Platform\Steps\StepRefused;
 /** What steps of this area are refused for, each with what to do instead. */
 final class CatalogueRefused
 {
+    public static function isForGrownUps(string $name): StepRefused
+    {
+        return new StepRefused(\sprintf('%s is not for children to take: ask a grown-up for it.', $name));
+    }
+
     public static function isNoInk(string $name): StepRefused
     {
         return new StepRefused(\sprintf('%s is no ink.', $name));

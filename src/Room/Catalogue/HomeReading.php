@@ -33,7 +33,6 @@ final class HomeReading implements ResetInterface
 {
     private const SAMPLE = 10;
     private const PROPOSALS = 3;
-    private const WORTH_A_GUESS = 0.3;
     private const MOST = 60;
     private const MOST_WARNINGS = 3;
 
@@ -123,9 +122,7 @@ final class HomeReading implements ResetInterface
     /** Returns the home that proposes itself for a new thing: where its like is at home, or what a label says; null where nothing speaks for one. */
     public function forNew(PastedThing $thing): ?HomeProposal
     {
-        $best = $this->ranked(ThingRow::ofNew($thing))[0] ?? null;
-
-        return null !== $best && $best->worth >= self::WORTH_A_GUESS ? $best : null;
+        return HomeRanking::worthAGuess($this->ranked(ThingRow::ofNew($thing)));
     }
 
     /**
@@ -144,13 +141,10 @@ final class HomeReading implements ResetInterface
         $addresses = array_map(static fn (InnerRow $part): string => $part->address, $parts);
         $best = [];
         foreach (\array_slice($loose, 0, self::MOST) as $row) {
-            [$first, $second] = $this->ranked($row, $addresses) + [null, null];
-            if (null !== $first && (null === $second || $first->worth > $second->worth)) {
-                $best[$row->id] = $first->address;
-            }
+            $best[$row->id] = HomeRanking::clearlyBest($this->ranked($row, $addresses))?->address;
         }
 
-        return $best;
+        return array_filter($best, static fn (?string $address): bool => null !== $address);
     }
 
     private function toFile(ThingRow $row, string $note): ToFile
@@ -188,7 +182,7 @@ final class HomeReading implements ResetInterface
                 $for->sample,
                 $for->roomLeft,
                 $for->reachSeconds,
-                null === $place->inside || null !== (new Fit())->way($box, $place->inside, $handling),
+                !(new Fit())->isTooLarge($box, $place->inside, $handling),
                 \in_array($place->id, $companions, true),
                 $place->alsoKinds,
             );
@@ -259,9 +253,7 @@ final class HomeReading implements ResetInterface
 
     private static function isTooLarge(ThingRow $row, PlaceRow $place): ?string
     {
-        return null === $row->box || null === $place->inside || null !== (new Fit())->way($row->box, $place->inside, Handling::ofKind($row->thing->kind))
-            ? null
-            : 'too large for it';
+        return (new Fit())->isTooLarge($row->box, $place->inside, Handling::ofKind($row->thing->kind)) ? 'too large for it' : null;
     }
 
     /**
@@ -305,18 +297,10 @@ final class HomeReading implements ResetInterface
             return new PlaceForHome(
                 $place,
                 array_map(static fn (ThingRow $row): Thing => $row->thing, $sample),
-                $this->roomLeft($place, $sample, $counts[$place->id] ?? 0),
+                HomeRanking::roomLeft($this->capacity($place), self::sum($sample), \count($sample), $counts[$place->id] ?? 0),
                 $this->reach->seconds($place->id) ?? 0.0,
             );
         }, $this->stores->forHomes());
-    }
-
-    /** @param list<ThingRow> $sample some of the $things that are in the place */
-    private function roomLeft(PlaceRow $place, array $sample, int $things): float
-    {
-        $all = self::sum($sample)->times([] === $sample ? 0 : $things / \count($sample));
-
-        return 1 - ($this->capacity($place)?->fullnessWithRoom($all) ?? 1 - HomeRanking::ROOM_UNKNOWN);
     }
 
     /** @return array{array<int, list<ThingRow>>, array<int, int>} a few things of each place, and how many there are */

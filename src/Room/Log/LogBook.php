@@ -10,19 +10,24 @@ use App\Platform\Steps\StepRefused;
 use App\Platform\Steps\Unknown;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
-use Lottel\Core\Care\Hazard;
 use Lottel\Core\Log\Balances;
 use Lottel\Core\Log\Movement;
 use Lottel\Core\Log\Reason;
 use Lottel\Core\Log\RefusedMovement;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Log\Why;
+use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
 /** The one way into the log: the core judges a movement, then it and the balances it changes are stored together. */
 final readonly class LogBook
 {
-    public function __construct(private Connection $database, private EntityManagerInterface $entities)
-    {
+    /** @param iterable<LimitsMovements> $limits */
+    public function __construct(
+        private Connection $database,
+        private EntityManagerInterface $entities,
+        #[AutowireIterator(LimitsMovements::class)]
+        private iterable $limits,
+    ) {
     }
 
     /**
@@ -33,12 +38,12 @@ final readonly class LogBook
      * @return int the number of its line in the log
      *
      * @throws RefusedMovement if the laws of the log refuse it
-     * @throws StepRefused if a child would take what is for grown-ups
+     * @throws StepRefused if an area knows why it is not to be moved like this
      */
     public function move(Step $step, Movement $movement, ?ForKit $for = null, string $note = '', ?Why $why = null): int
     {
         $this->entities->flush();
-        $this->checkMayTake($step, $movement);
+        $this->checkLimits($step, $movement);
         foreach ([$movement->from, $movement->to] as $place) {
             if ($place->isTray() && $for?->tray !== $place->id && $for?->nextTray !== $place->id) {
                 throw RefusedMovement::notItsTray($place->label);
@@ -57,7 +62,7 @@ final readonly class LogBook
     {
         $line = $this->checkReversible($movementId);
         $this->entities->flush();
-        $this->checkMayTake($step, $line->movement->reversed());
+        $this->checkLimits($step, $line->movement->reversed());
         $this->post($step, $line->movement->reversed(), $line->kitId, '', null, $movementId);
 
         return $line;
@@ -107,15 +112,10 @@ final readonly class LogBook
         return Row::number($this->database->fetchOne('SELECT count(*) FROM balance WHERE place_id = ?', [$place]));
     }
 
-    /** What burns or cuts is taken by a grown-up. */
-    private function checkMayTake(Step $step, Movement $movement): void
+    private function checkLimits(Step $step, Movement $movement): void
     {
-        if (!$step->who->isChild || !$movement->isTaking()) {
-            return;
-        }
-        $item = new Row($this->database->fetchAssociative('SELECT name, hazards FROM item WHERE id = ?', [$movement->item]) ?: []);
-        if (Hazard::leavesToGrownUps($item->several('hazards', Hazard::class))) {
-            throw LogRefused::isForGrownUps($item->text('name'));
+        foreach ($this->limits as $area) {
+            $area->check($step, $movement);
         }
     }
 

@@ -11,9 +11,6 @@ use Symfony\Contracts\Service\ResetInterface;
 /** How long it takes from the bench to have a thing of a place in hand and be back, in seconds; an estimate. */
 final class ReachOfPlaces implements ResetInterface
 {
-    /** In millimetres, where a unit stands nowhere on the floor plan. */
-    private const WALK_UNKNOWN = 2000.0;
-
     /** @var array<int, array{float, bool}>|null walking distance, and whether it is in another room, by unit */
     private ?array $walks = null;
 
@@ -36,7 +33,7 @@ final class ReachOfPlaces implements ResetInterface
             return null;
         }
         $this->walks ??= $this->walks();
-        [$walk, $isAway] = $this->walks[$place->unitId] ?? [self::WALK_UNKNOWN, false];
+        [$walk, $isAway] = $this->walks[$place->unitId] ?? [null, false];
         $front = $this->room->place($this->room->frontOf($id) ?? 0)?->front;
         $height = $front?->middleAboveFloor($unit->height, $unit->aboveFloor)->wholeMillimetres() ?? 0;
 

@@ -6,15 +6,13 @@ namespace App\Room\Stores;
 
 use Lottel\Core\Round\Point;
 use Lottel\Core\Round\RoundTime;
+use Lottel\Core\Round\Standpoint;
 use Lottel\Core\Round\TimedStop;
 use Symfony\Contracts\Service\ResetInterface;
 
 /** How far it is from place to place, and how long a round takes; estimates from the floor plan. */
 final class WaysOfRoom implements ResetInterface
 {
-    /** A door counts as so many millimetres of way. */
-    private const DOOR_MM = 6000.0;
-
     /** @var array{Point|null, array<int, int>}|null where the bench's seat is, and the room of each unit, the bench's being the first */
     private ?array $plan = null;
 
@@ -51,28 +49,18 @@ final class WaysOfRoom implements ResetInterface
     public function between(array $places): array
     {
         [$seat, $rooms] = $this->plan();
-        $spots = array_map(function (int $id) use ($rooms): array {
+        $spots = array_map(function (int $id) use ($rooms): Standpoint {
             $unit = $this->room->units()[$this->room->place($id)->unitId ?? 0] ?? null;
 
-            return [$unit?->footprint->stand(), $rooms[$unit->id ?? 0] ?? 0];
+            return new Standpoint($unit?->footprint->stand(), $rooms[$unit->id ?? 0] ?? 0);
         }, $places);
-        $spots[] = [$seat, 0];
 
-        return array_map(static fn (array $from): array => array_map(static fn (array $to): float => self::way($from, $to), $spots), $spots);
+        return Standpoint::between([...$spots, new Standpoint($seat, 0)]);
     }
 
     public function reset(): void
     {
         $this->plan = null;
-    }
-
-    /**
-     * @param array{Point|null, int} $from
-     * @param array{Point|null, int} $to
-     */
-    private static function way(array $from, array $to): float
-    {
-        return (null === $from[0] || null === $to[0] ? 0.0 : $from[0]->distanceTo($to[0])) + ($from[1] === $to[1] ? 0.0 : self::DOOR_MM);
     }
 
     private function stop(int $id, int $things): ?TimedStop

@@ -10,6 +10,7 @@ use App\Room\Catalogue\ThingRow;
 use App\Room\Stores\PlaceReading;
 use App\Room\Stores\PlaceRow;
 use App\Room\Stores\RoomReading;
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Homes\ChildReach;
 use Lottel\Core\Homes\Contents;
@@ -21,8 +22,6 @@ use Symfony\Component\Clock\ClockInterface;
 /** How full and how heavy all places are; kept until something of the room changes. */
 final readonly class CapacityReading
 {
-    private const WEEKS = 26;
-
     public function __construct(
         private Connection $database,
         private PlaceReading $places,
@@ -57,7 +56,7 @@ final readonly class CapacityReading
                     $place->title(),
                     $things[$place->id],
                     $one,
-                    $one->weeksUntilFull($growth[$place->id] ?? null),
+                    $one->untilFull($growth[$place->id] ?? null),
                     $this->dangers($place, $dangers[$place->id] ?? []),
                 );
             }
@@ -110,50 +109,50 @@ final readonly class CapacityReading
         return array_values(array_map(static fn (ThingRow $row): string => $row->thing->name, array_filter($things, $isDanger)));
     }
 
-    /** The beginning of what is looked at; what came in in the first week of the log was there before, and is no growth. */
-    private function since(\DateTimeImmutable $now): \DateTimeImmutable
+    private function began(): ?\DateTimeImmutable
     {
-        $since = $now->modify(\sprintf('-%d weeks', self::WEEKS));
         $first = $this->database->fetchOne('SELECT min(at) FROM movement');
-        $settled = \is_string($first) ? (new \DateTimeImmutable($first, new \DateTimeZone('UTC')))->modify('+1 week') : $now;
 
-        return min($now, max($since, $settled));
+        return \is_string($first) ? new \DateTimeImmutable($first, new \DateTimeZone('UTC')) : null;
     }
 
     /**
-     * What comes into a place to stay, less what leaves it or is used up by its things, week by week.
+     * What comes into a place to stay, less what leaves it or is used up by its things.
      *
      * @return array<int, Growth> by place, of those that grow
      */
     private function growth(): array
     {
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
-        $since = $this->since($now);
-        $all = intdiv((int) $since->diff($now)->days, 7);
-        $rows = $this->database->iterateAssociative(
-            "SELECT i.*, c.place, CAST((julianday(c.at) - julianday(:since)) / 7 AS INTEGER) AS week, sum(c.change) AS quantity FROM (
-                 SELECT item_id, to_id AS place, at, quantity AS change FROM movement WHERE at >= :since AND +reason NOT IN ('pull', 'return', 'park')
-                 UNION ALL
-                 SELECT item_id, from_id, at, -quantity FROM movement WHERE at >= :since AND +reason NOT IN ('pull', 'return', 'park', 'use', 'cut')
-                 UNION ALL
-                 SELECT u.item_id, h.home_id, u.at, -u.quantity FROM movement u JOIN item h ON h.id = u.item_id
-                 WHERE u.at >= :since AND +u.reason IN ('use', 'cut') AND h.home_id IS NOT NULL
-             ) c JOIN item i ON i.id = c.item_id JOIN place p ON p.id = c.place AND p.nature = 'storage' GROUP BY c.place, c.item_id, week",
-            ['since' => $since->format('Y-m-d H:i:s')],
-        );
-        $weeks = [];
-        foreach ($all < 1 ? [] : $rows as $columns) {
+        $since = Growth::since($now, $this->began());
+        $byDay = [];
+        foreach ($this->changes($since) as $columns) {
             $row = new Row($columns);
             $thing = ThingRow::of($row, 1);
             $litres = $row->int('quantity') * TypicalSize::contents($thing->thing->kind, $thing->tracking, 1, $thing->box, $thing->grams)->litres;
-            $week = max(0, min($all - 1, $row->int('week')));
-            $weeks[$row->int('place')][$week] = ($weeks[$row->int('place')][$week] ?? 0.0) + $litres;
-        }
-        $growth = [];
-        foreach ($weeks as $place => $some) {
-            $growth[$place] = Growth::of(array_values(array_replace(array_fill(0, $all, 0.0), $some)));
+            $byDay[$row->int('place')][$row->int('day')] = ($byDay[$row->int('place')][$row->int('day')] ?? 0.0) + $litres;
         }
 
-        return array_filter($growth, static fn (?Growth $one): bool => null !== $one);
+        return array_filter(
+            array_map(static fn (array $litres): ?Growth => Growth::byDay($litres, $since, $now), $byDay),
+            static fn (?Growth $one): bool => null !== $one,
+        );
+    }
+
+    /** @return iterable<array<string, mixed>> things with how much of them came into a place, or left it, on a day since */
+    private function changes(\DateTimeImmutable $since): iterable
+    {
+        return $this->database->iterateAssociative(
+            "SELECT i.*, c.place, CAST(julianday(c.at) - julianday(:since) AS INTEGER) AS day, sum(c.change) AS quantity FROM (
+                 SELECT item_id, to_id AS place, at, quantity AS change FROM movement WHERE at >= :since AND +reason NOT IN (:passes)
+                 UNION ALL
+                 SELECT item_id, from_id, at, -quantity FROM movement WHERE at >= :since AND +reason NOT IN (:passes, :uses)
+                 UNION ALL
+                 SELECT u.item_id, h.home_id, u.at, -u.quantity FROM movement u JOIN item h ON h.id = u.item_id
+                 WHERE u.at >= :since AND +u.reason IN (:uses) AND h.home_id IS NOT NULL
+             ) c JOIN item i ON i.id = c.item_id JOIN place p ON p.id = c.place AND p.nature = 'storage' GROUP BY c.place, c.item_id, day",
+            ['since' => $since->format('Y-m-d H:i:s'), 'passes' => array_column(Growth::PASSES, 'value'), 'uses' => array_column(Growth::USES_UP, 'value')],
+            ['passes' => ArrayParameterType::STRING, 'uses' => ArrayParameterType::STRING],
+        );
     }
 }

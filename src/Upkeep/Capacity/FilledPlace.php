@@ -5,15 +5,13 @@ declare(strict_types=1);
 namespace App\Upkeep\Capacity;
 
 use Lottel\Core\Upkeep\Capacity\Filled;
-use Lottel\Core\Words\Counted;
+use Lottel\Core\Upkeep\Capacity\UntilFull;
 
 /** A place with how full it is, and when it will be full. */
 final readonly class FilledPlace
 {
-    private const SHOWN_WEEKS = 104.0;
-
     /**
-     * @param array{float, float, float|null}|null $weeks until it is full: likely, earliest, latest
+     * @param UntilFull|null $until when it will be full; null where that is not in sight
      * @param list<string> $dangers within small children's reach
      */
     public function __construct(
@@ -22,7 +20,7 @@ final readonly class FilledPlace
         public string $title,
         public int $things,
         public Filled $filled,
-        public ?array $weeks,
+        public ?UntilFull $until,
         public array $dangers,
     ) {
     }
@@ -39,23 +37,15 @@ final readonly class FilledPlace
         return (int) round(100 * max($this->filled->share, $this->filled->load ?? 0.0));
     }
 
-    /** Whether it grows for certain, and will be full within two years. */
+    /** Whether it grows for certain, and will be full soon enough to be told. */
     public function isGrowing(): bool
     {
-        return null !== $this->weeks && null !== $this->weeks[2] && $this->weeks[0] <= self::SHOWN_WEEKS;
+        return true === $this->until?->isTold();
     }
 
     /** When it will be full, in words; a forecast. */
     public function when(): string
     {
-        [$likely, $early, $late] = $this->weeks ?? [0.0, 0.0, null];
-        $weeks = static fn (float $number): int => max(1, (int) round($number));
-
-        return \sprintf(
-            'in about %s (from %d to %d)',
-            Counted::of($weeks($likely), 'week'),
-            $weeks($early),
-            $weeks($late ?? $likely),
-        );
+        return $this->until?->inWords() ?? '';
     }
 }

@@ -38,7 +38,7 @@ final readonly class FilledRoom
     public function growing(): array
     {
         $growing = $this->only(static fn (FilledPlace $place): bool => $place->isGrowing());
-        usort($growing, static fn (FilledPlace $a, FilledPlace $b): int => ($a->weeks[0] ?? 0) <=> ($b->weeks[0] ?? 0));
+        usort($growing, static fn (FilledPlace $a, FilledPlace $b): int => $a->until?->likely <=> $b->until?->likely);
 
         return $growing;
     }

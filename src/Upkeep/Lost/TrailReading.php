@@ -9,6 +9,7 @@ use App\Room\Stores\FrontRow;
 use App\Room\Stores\RoomReading;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Upkeep\Lost\Clue;
+use Lottel\Core\Upkeep\Lost\PlaceInUnit;
 use Lottel\Core\Upkeep\Lost\Trail;
 
 /** Reads from the log and the room where a lost thing may be. */
@@ -26,16 +27,17 @@ final readonly class TrailReading
 
     public function of(Loss $loss): Trail
     {
-        $home = null === $loss->home ? null : $this->room->place($loss->home);
+        $place = null === $loss->home ? null : $this->room->place($loss->home);
+        $home = null === $place ? null : $this->spot($place);
 
         return new Trail([
-            Clue::Home->value => null === $home ? [] : [$home->id],
-            Clue::Neighbour->value => null === $home ? [] : $this->beside($home),
+            Clue::Home->value => null === $home ? [] : [$home->place],
+            Clue::Neighbour->value => null === $home ? [] : $this->those($home->isBeside(...)),
             Clue::Round->value => $this->inRoom($this->onLastRound($loss)),
             Clue::Table->value => $this->lastTray($loss),
             Clue::Confused->value => $this->inRoom($this->confused($loss)),
             Clue::Alike->value => $this->inRoom($this->alike($loss)),
-            Clue::Mirrored->value => null === $home ? [] : $this->mirrored($home),
+            Clue::Mirrored->value => null === $home ? [] : $this->those($home->mirrors(...)),
         ]);
     }
 
@@ -49,42 +51,30 @@ final readonly class TrailReading
         return array_values(array_filter($places, fn (int $id): bool => null !== $this->room->place($id)));
     }
 
-    /** @return list<int> what touches it in its unit, and what is in the same drawer */
-    private function beside(FrontRow $home): array
+    /**
+     * @param \Closure(PlaceInUnit): bool $which
+     *
+     * @return list<int>
+     */
+    private function those(\Closure $which): array
     {
-        $beside = [];
-        foreach ($this->room->places() as $place) {
-            $isSibling = null !== $home->parentId && $place->parentId === $home->parentId;
-            $isTogether = $isSibling || $place->parentId === $home->id || $place->id === $home->parentId;
-            if ($place->id !== $home->id && $place->unitId === $home->unitId && ($isTogether || self::touches($home, $place))) {
-                $beside[] = $place->id;
-            }
-        }
+        $spots = array_filter(array_map($this->spot(...), $this->room->places()));
 
-        return $beside;
+        return array_values(array_map(static fn (PlaceInUnit $one): int => $one->place, array_filter($spots, $which)));
     }
 
-    private static function touches(FrontRow $one, FrontRow $other): bool
+    private function spot(FrontRow $place): ?PlaceInUnit
     {
-        return null !== $one->front && null !== $other->front && $one->front->touches($other->front);
-    }
+        $unit = $this->room->units()[$place->unitId] ?? null;
 
-    /** @return list<int> the place of the same number in units of the same shape */
-    private function mirrored(FrontRow $home): array
-    {
-        $units = $this->room->units();
-        $unit = $units[$home->unitId] ?? null;
-        $number = null === $unit ? '' : substr($home->address, \strlen($unit->letters));
-        $mirrored = [];
-        foreach ($this->room->places() as $place) {
-            $other = $units[$place->unitId] ?? null;
-            $isAlike = null !== $unit && null !== $other && $other->id !== $unit->id && $other->template === $unit->template;
-            if ($isAlike && $place->address === $other->letters.$number) {
-                $mirrored[] = $place->id;
-            }
-        }
-
-        return $mirrored;
+        return null === $unit ? null : new PlaceInUnit(
+            $place->id,
+            $place->unitId,
+            $place->parentId,
+            $place->front,
+            substr($place->address, \strlen($unit->letters)),
+            $unit->template->value,
+        );
     }
 
     /** @return list<int> where things went, or came from, with the kit that it was out with last */
@@ -134,7 +124,7 @@ final readonly class TrailReading
     private function alike(Loss $loss): array
     {
         return $this->numbers(
-            "SELECT o.home_id FROM item i JOIN item o ON o.kind = i.kind AND o.id <> i.id AND o.maker = i.maker AND o.home_id IS NOT NULL
+            "SELECT o.home_id FROM item i JOIN item o ON o.kind = i.kind AND o.maker = i.maker AND o.home_id IS NOT NULL
              WHERE i.id = :item AND i.maker <> '' AND o.home_id <> coalesce(i.home_id, 0)
              GROUP BY o.home_id ORDER BY count(*) DESC, o.home_id LIMIT ".self::MOST_ALIKE,
             ['item' => $loss->item],

@@ -13,7 +13,6 @@ final readonly class StockRow
 {
     /** Bought, it is to last for so many weeks. */
     public const WEEKS = 8;
-    private const WEEKS_IN_MONTH = 365.25 / 12 / 7;
 
     /**
      * @param list<int> $levels how much there was at the end of each of the last weeks, this one last
@@ -39,18 +38,7 @@ final readonly class StockRow
     /** What that costs at the last price; null where no price is known. */
     public function cents(): ?int
     {
-        return null === $this->last ? null : (int) round($this->toBuy() * $this->last->cents / $this->last->quantity);
-    }
-
-    /** How much is used up in a time in which it is a unit at the least, and whether that is a month instead of a week. */
-    public function used(): int
-    {
-        return max(1, (int) round($this->forecast->rate->aWeek * ($this->isByMonth() ? self::WEEKS_IN_MONTH : 1)));
-    }
-
-    public function isByMonth(): bool
-    {
-        return $this->forecast->rate->aWeek < 1;
+        return $this->last?->of($this->toBuy());
     }
 
     /** Whether the last price is above what somebody pays. */

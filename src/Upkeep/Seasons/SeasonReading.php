@@ -18,18 +18,18 @@ use Lottel\Core\Homes\Contents;
 use Lottel\Core\Homes\TypicalSize;
 use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\Household;
+use Lottel\Core\Upkeep\Better\Pockets;
 use Lottel\Core\Upkeep\Seasons\BringForward;
+use Lottel\Core\Upkeep\Seasons\LivesBySeason;
 use Lottel\Core\Upkeep\Seasons\Seasonal;
 use Lottel\Core\Upkeep\Seasons\SeasonCalendar;
 use Lottel\Core\Upkeep\Seasons\SeasonDate;
+use Lottel\Core\Upkeep\Seasons\SeasonTurn;
 use Lottel\Core\Year\Day;
 
 /** Reads which things come forward for the season at hand, and which go back. */
 final readonly class SeasonReading
 {
-    /** More at once nobody carries. */
-    private const MOST = 60;
-
     private const MOST_DAYS = 370;
 
     public function __construct(
@@ -47,32 +47,17 @@ final readonly class SeasonReading
         $calendar = $this->calendar();
         $places = $this->byId();
         $fronts = $this->fronts($places);
-        $forward = $back = $homeless = [];
-        foreach ($this->households() as [$household, $season, $home]) {
-            $from = $places[$household->home] ?? null;
-            $themes = array_values(array_unique(array_merge(...array_map(static fn ($thing): array => $thing->themes, $household->things))));
-            $isAway = null !== $home || true === $from?->isForSeason;
-            $why = $isAway ? null : $calendar->why($season, $themes);
-            if (null === $from || ($isAway ? !$calendar->isOver($season, $themes) : null === $why)) {
-                continue;
-            }
-            $seasonal = new Seasonal($household, $this->dwellings->of($from), $why ?? self::whyNotNow($season, $themes));
-            $to = null === $home ? null : $places[$home] ?? null;
-            match (true) {
-                !$isAway => $forward[] = $seasonal,
-                null === $to => $homeless[] = $seasonal,
-                default => $back[] = $seasonal->goingTo($this->dwellings->of($to)),
-            };
-        }
-        $plan = $this->bring->plan(\array_slice($forward, 0, self::MOST), array_map(static fn (FrontPlace $front): HomePlace => $front->dwelling, $fronts));
+        $turn = SeasonTurn::of($calendar, $this->living($places));
+        $dwellings = array_map(static fn (FrontPlace $front): HomePlace => $front->dwelling, $fronts);
+        $plan = $this->bring->plan(\array_slice($turn->forward, 0, SeasonTurn::MOST), $dwellings);
 
         return new SeasonPage(
             $calendar,
             $fronts,
             array_values(array_filter($plan, static fn (Seasonal $one): bool => null !== $one->to)),
-            [...array_filter($plan, static fn (Seasonal $one): bool => null === $one->to), ...\array_slice($forward, self::MOST)],
-            \array_slice($back, 0, self::MOST),
-            $homeless,
+            [...array_filter($plan, static fn (Seasonal $one): bool => null === $one->to), ...\array_slice($turn->forward, SeasonTurn::MOST)],
+            \array_slice($turn->back, 0, SeasonTurn::MOST),
+            $turn->homeless,
         );
     }
 
@@ -161,16 +146,20 @@ final readonly class SeasonReading
         ));
     }
 
-    /** @return list<array{Household, Season|null, int|null}> what belongs to a season and is at home, with the place where it lives otherwise */
-    private function households(): array
+    /**
+     * @param array<int, PlaceRow> $places
+     *
+     * @return list<LivesBySeason> what belongs to a season, or may, and is at home
+     */
+    private function living(array $places): array
     {
         $rows = [];
         foreach ($this->database->fetchAllAssociative(
-            "SELECT i.*, b.quantity, coalesce(nullif(i.season, ''), nullif(s.season, ''), nullif(h.season, ''), nullif(o.season, '')) AS of_season
+            "SELECT i.*, b.quantity, coalesce(s.season, '') AS otherwise_season, h.season AS home_season, coalesce(o.season, '') AS outer_season
              FROM item i JOIN place h ON h.id = i.home_id AND h.nature = 'storage' AND h.retired_at IS NULL
              JOIN balance b ON b.item_id = i.id AND b.place_id = i.home_id LEFT JOIN place s ON s.id = i.season_home_id
              LEFT JOIN place o ON o.id = h.parent_id
-             WHERE i.removed_at IS NULL AND i.id IN (
+             WHERE i.id IN (
                  SELECT id FROM item WHERE season > '' UNION SELECT id FROM item WHERE season_home_id IS NOT NULL
                  UNION SELECT t.id FROM place p LEFT JOIN place w ON w.id = p.parent_id JOIN item t ON t.home_id = p.id
                  WHERE p.season > '' OR w.season > '' OR p.is_for_season)
@@ -179,27 +168,30 @@ final readonly class SeasonReading
             $row = new Row($columns);
             $rows[$row->int('id')] = $row;
         }
-        $households = [];
-        foreach ($this->inPockets(array_keys($rows)) as $items) {
+        $living = [];
+        foreach (Pockets::of(array_keys($rows), $this->pairs()) as $items) {
             $of = array_map(static fn (int $item): Row => $rows[$item], $items);
-            $households[] = [
-                Household::joined(array_map(self::household(...), $of)),
-                $of[0]->oneOrNull('of_season', Season::class),
-                $of[0]->intOrNull('season_home_id'),
-            ];
+            $now = $places[$of[0]->int('home_id')] ?? null;
+            if (null !== $now) {
+                $living[] = $this->livingIn($now, $of, $places[$of[0]->intOrNull('season_home_id') ?? 0] ?? null);
+            }
         }
 
-        return $households;
+        return $living;
     }
 
-    /** @param list<string> $themes */
-    private static function whyNotNow(?Season $season, array $themes): string
+    /** @param non-empty-list<Row> $of what shares a pocket */
+    private function livingIn(PlaceRow $now, array $of, ?PlaceRow $otherwise): LivesBySeason
     {
-        if (null !== $season) {
-            return 'its season is over';
-        }
+        $first = $of[0];
 
-        return 'it is of no season'.([] === $themes ? '' : ', and no date of its themes is near');
+        return new LivesBySeason(
+            Household::joined(array_map(self::household(...), $of)),
+            Season::firstOf($first->text('season'), $first->text('otherwise_season'), $first->text('home_season'), $first->text('outer_season')),
+            $this->dwellings->of($now),
+            null !== $first->intOrNull('season_home_id') || $now->isForSeason,
+            null === $otherwise ? null : $this->dwellings->of($otherwise),
+        );
     }
 
     private static function household(Row $row): Household
@@ -210,28 +202,14 @@ final readonly class SeasonReading
         return new Household([$thing->thing], $row->int('home_id'), 0.0, $thing->contents(), [$box], $thing->hazards);
     }
 
-    /**
-     * @param list<int> $items
-     *
-     * @return list<non-empty-list<int>> what shares a pocket together, everything else by itself
-     */
-    private function inPockets(array $items): array
+    /** @return list<array{int, int}> what shares a pocket in one home */
+    private function pairs(): array
     {
-        $first = array_combine($items, $items);
-        foreach ($this->database->fetchAllNumeric(
+        $rows = $this->database->fetchAllAssociative(
             'SELECT c.item_id, c.other_id FROM companion c JOIN item a ON a.id = c.item_id JOIN item b ON b.id = c.other_id
              WHERE c.is_together AND a.home_id = b.home_id ORDER BY c.item_id',
-        ) as $pair) {
-            [$one, $other] = array_map(Row::number(...), $pair);
-            if (isset($first[$one], $first[$other])) {
-                $first[$other] = $first[$one];
-            }
-        }
-        $pockets = [];
-        foreach ($first as $item => $pocket) {
-            $pockets[$pocket][] = $item;
-        }
+        );
 
-        return array_values($pockets);
+        return Row::each($rows, static fn (Row $row): array => [$row->int('item_id'), $row->int('other_id')]);
     }
 }

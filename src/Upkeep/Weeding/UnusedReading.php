@@ -12,9 +12,12 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Homes\Capacity;
+use Lottel\Core\Log\Reason;
+use Lottel\Core\Upkeep\Weeding\Passage;
 use Lottel\Core\Upkeep\Weeding\UnusedRoom;
 use Lottel\Core\Upkeep\Weeding\UnusedThing;
 use Lottel\Core\Upkeep\Weeding\UsedUp;
+use Lottel\Core\Upkeep\Weeding\Whereabouts;
 use Symfony\Component\Clock\ClockInterface;
 
 /** What lies in the drawers and is not used, and how a use-it-up month went; read from the log. */
@@ -53,21 +56,32 @@ final readonly class UnusedReading
     public function month(Kind $kind, \DateTimeImmutable $first): UsedUp
     {
         $until = $first->modify('+1 month');
-        $there = $this->there($kind);
-        $left = $there - ($until > $this->clock->now() ? 0 : $this->net($kind, $until->format('Y-m-d H:i:s')));
-        $row = new Row($this->database->fetchAssociative(
-            "SELECT coalesce(sum(CASE WHEN (t.nature = 'outside' AND m.reason = 'discard' AND f.address NOT IN (:boxes)) OR t.address IN (:boxes)
-                    THEN m.quantity ELSE 0 END), 0) AS parted,
-                coalesce(sum(CASE WHEN f.nature = 'outside' AND m.reason = 'take in' THEN m.quantity ELSE 0 END), 0) AS came
-             FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
-             JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id
-             WHERE m.at >= :since AND m.at < :until AND m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id)",
-            ['kind' => $kind->value, 'since' => $first->format('Y-m-d H:i:s'), 'until' => $until->format('Y-m-d H:i:s'), 'boxes' => Place::PARTING],
-            ['boxes' => ArrayParameterType::STRING],
-        ) ?: []);
-        $before = $there - $this->net($kind, $first->format('Y-m-d H:i:s'));
 
-        return new UsedUp($before, $this->used($kind, $first, $until), $row->int('parted'), $row->int('came'), $left);
+        return UsedUp::of($this->there($kind), $this->used($kind, $first, $until), $this->since($kind, $first), $until);
+    }
+
+    /** @return list<Passage> what of a kind came into the room and left it */
+    private function since(Kind $kind, \DateTimeImmutable $since): array
+    {
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT m.at, m.quantity, m.reason,
+                CASE WHEN f.nature = 'outside' THEN 'outside' WHEN f.address IN (:boxes) THEN 'waiting' ELSE 'room' END AS leaves,
+                CASE WHEN t.nature = 'outside' THEN 'outside' WHEN t.address IN (:boxes) THEN 'waiting' ELSE 'room' END AS enters,
+                m.reverses_id IS NULL AND NOT EXISTS (SELECT 1 FROM movement r WHERE r.reverses_id = m.id) AS stands
+             FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
+             JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE m.at >= :since AND leaves <> enters",
+            ['kind' => $kind->value, 'since' => $since->format('Y-m-d H:i:s'), 'boxes' => Place::PARTING],
+            ['boxes' => ArrayParameterType::STRING],
+        );
+
+        return Row::each($rows, static fn (Row $row): Passage => new Passage(
+            $row->time('at'),
+            $row->int('quantity'),
+            $row->one('reason', Reason::class),
+            $row->one('leaves', Whereabouts::class),
+            $row->one('enters', Whereabouts::class),
+            $row->flag('stands'),
+        ));
     }
 
     private function used(Kind $kind, \DateTimeImmutable $since, \DateTimeImmutable $until): int
@@ -88,21 +102,6 @@ final readonly class UnusedReading
             ['kind' => $kind->value, 'boxes' => Place::PARTING],
             ['boxes' => ArrayParameterType::STRING],
         ));
-    }
-
-    /** What came into the room less what left it, since a moment; what waits to be gone has left it. */
-    private function net(Kind $kind, string $since): int
-    {
-        $net = $this->database->fetchOne(
-            "SELECT coalesce(sum(CASE WHEN f.nature = 'outside' OR f.address IN (:boxes) THEN m.quantity ELSE 0 END)
-                - sum(CASE WHEN t.nature = 'outside' OR t.address IN (:boxes) THEN m.quantity ELSE 0 END), 0)
-             FROM movement m JOIN item i ON i.id = m.item_id AND +i.kind = :kind AND i.tracking IN ('one', 'count')
-             JOIN place f ON f.id = m.from_id JOIN place t ON t.id = m.to_id WHERE m.at >= :since",
-            ['kind' => $kind->value, 'since' => $since, 'boxes' => Place::PARTING],
-            ['boxes' => ArrayParameterType::STRING],
-        );
-
-        return (int) Row::word($net);
     }
 
     /** @param list<int>|null $places null for all */

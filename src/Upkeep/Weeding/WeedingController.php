@@ -12,7 +12,6 @@ use App\Platform\Web\Page;
 use App\Platform\Web\Problem;
 use App\Room\Catalogue\ItemReading;
 use App\Room\Stores\PlaceReading;
-use App\Room\Stores\PlaceRow;
 use App\Room\Stores\RoomReading;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Upkeep\Weeding\UnusedRoom;
@@ -115,16 +114,11 @@ final class WeedingController extends Page
             $place = $known[$here->place] ?? null;
             if (null !== $place) {
                 $shown = array_values(array_intersect_key($lines, array_flip($here->largest)));
-                $percent = self::percent($place, $here->litres);
+                $percent = UnusedRoom::percentOf($place->inside, $here->litres);
                 $places[] = new UnusedPlace($place->id, $place->address, $place->title(), $here->many, $shown, $here->litres, $percent);
             }
         }
 
         return $places;
-    }
-
-    private static function percent(PlaceRow $place, float $litres): ?int
-    {
-        return null === $place->inside ? null : (int) round(100 * $litres / max(1e-9, $place->inside->litres()));
     }
 }

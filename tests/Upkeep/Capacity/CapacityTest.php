@@ -75,7 +75,7 @@ final class CapacityTest extends RoomTestCase
             $capacity = $place->filled->contents->litres / $place->filled->share;
             self::assertEqualsWithDelta(130 * $litresEach, $place->filled->contents->litres, 1e-6);
             $weeks = (0.8 * $capacity - 130 * $litresEach) / (10 * $litresEach);
-            self::assertEqualsWithDelta($weeks, $place->weeks[0] ?? 0.0, 2.0, 'ten sheets a week, the first and the last at the edges');
+            self::assertEqualsWithDelta($weeks, $place->until->likely ?? 0.0, 2.0, 'ten sheets a week, the first and the last at the edges');
             $this->get('/upkeep/full');
             self::assertStringContainsString('full in about', $this->text());
         } finally {

@@ -42,12 +42,8 @@ final readonly class Filled
         return !$this->isOver() && max($this->withRoom, $this->load ?? 0.0) >= self::NEAR;
     }
 
-    /**
-     * Returns after how many weeks it is as full as it should be, as Growth does; null where it is already, or not within sight.
-     *
-     * @return array{float, float, float|null}|null
-     */
-    public function weeksUntilFull(?Growth $growth): ?array
+    /** Returns after how many weeks it is as full as it should be; null where it is already, or not within sight. */
+    public function untilFull(?Growth $growth): ?UntilFull
     {
         return $this->litresLeft <= 0 ? null : $growth?->weeksUntil($this->litresLeft);
     }

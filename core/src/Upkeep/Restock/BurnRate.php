@@ -21,6 +21,8 @@ final readonly class BurnRate
     private const YEAR = 52;
     private const MOST_SEASON = 3.0;
 
+    private const WEEKS_IN_MONTH = 365.25 / 12 / 7;
+
     private function __construct(public float $aWeek, public float $least, public float $most, public float $season)
     {
     }
@@ -44,6 +46,18 @@ final readonly class BurnRate
         $error = self::Z * sqrt($spread / \count($recent));
 
         return $mean * $season <= 0 ? null : new self($mean * $season, max(0.0, $mean - $error) * $season, ($mean + $error) * $season, $season);
+    }
+
+    /** Whether less than a unit goes in a week, so that it is told by the month. */
+    public function isByMonth(): bool
+    {
+        return $this->aWeek < 1;
+    }
+
+    /** Returns how many units are used up in a week, or a month: at the least one. */
+    public function told(): int
+    {
+        return max(1, (int) round($this->aWeek * ($this->isByMonth() ? self::WEEKS_IN_MONTH : 1)));
     }
 
     /** @param list<int> $weeks */

@@ -31,6 +31,12 @@ final readonly class PackPrice
         };
     }
 
+    /** Returns what so much would cost, in whole cents. */
+    public function of(int $quantity): int
+    {
+        return (int) round($quantity * $this->cents / $this->quantity);
+    }
+
     /** Returns cents by the sheet, the piece or the container. */
     public function each(): float
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Upkeep\Weeding;
 
+use Lottel\Core\Furniture\Box;
+
 /** What was not used for so long, and what it takes up. */
 final readonly class UnusedRoom
 {
@@ -43,6 +45,12 @@ final readonly class UnusedRoom
         $whole = (int) floor($filled);
 
         return [...array_fill(0, $whole, 1.0), ...($filled - $whole > 0.005 ? [$filled - $whole] : [])];
+    }
+
+    /** Returns how much of a place so much takes up, in whole percent; null where the place is not measured inside. */
+    public static function percentOf(?Box $inside, float $litres): ?int
+    {
+        return null === $inside ? null : (int) round(100 * $litres / max(1e-9, $inside->litres()));
     }
 
     /** @return array<int, list<UnusedThing>> by place, those first where most of it lies */

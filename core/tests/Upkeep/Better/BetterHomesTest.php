@@ -22,6 +22,7 @@ use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\HomesPlan;
 use Lottel\Core\Upkeep\Better\Household;
 use Lottel\Core\Upkeep\Better\MayLive;
+use Lottel\Core\Upkeep\Better\Pockets;
 use Lottel\Core\Upkeep\Better\Series;
 use PHPUnit\Framework\TestCase;
 
@@ -325,6 +326,22 @@ final class BetterHomesTest extends TestCase
             }
             self::assertLessThanOrEqual(($places[$id]->capacity?->litres() ?? 0.0) + 0.03, $contents->litres, $message);
             self::assertTrue($places[$id]->capacity?->carries($contents), $message);
+        }
+    }
+
+    public function testWhatSharesAPocketWithOneSharesItWithAllThatDo(): void
+    {
+        self::assertSame([[1], [2], [3]], Pockets::of([1, 2, 3], []));
+        self::assertSame([[1, 2, 3], [4]], Pockets::of([1, 2, 3, 4], [[1, 3], [2, 3]]), 'two by way of a third');
+        self::assertSame([[4, 1], [2]], Pockets::of([4, 2, 1], [[1, 4], [2, 9]]), 'in their order; what is not among them does not matter');
+        mt_srand(33);
+        for ($round = 0; $round < 100; ++$round) {
+            $pairs = array_map(static fn (): array => [mt_rand(1, 12), mt_rand(1, 12)], range(1, 8));
+            $pockets = Pockets::of(range(1, 12), $pairs);
+            self::assertEqualsCanonicalizing(range(1, 12), array_merge(...$pockets));
+            foreach ($pairs as [$one, $other]) {
+                self::assertCount(1, array_filter($pockets, static fn (array $pocket): bool => [] !== array_intersect([$one, $other], $pocket)));
+            }
         }
     }
 }

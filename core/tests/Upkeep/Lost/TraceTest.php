@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Lottel\Core\Tests\Upkeep\Lost;
 
+use Lottel\Core\Furniture\Front;
+use Lottel\Core\Measure\Length;
 use Lottel\Core\Upkeep\Lost\Clue;
 use Lottel\Core\Upkeep\Lost\ClueWeights;
 use Lottel\Core\Upkeep\Lost\LikelyPlace;
 use Lottel\Core\Upkeep\Lost\LookingOrder;
+use Lottel\Core\Upkeep\Lost\PlaceInUnit;
 use Lottel\Core\Upkeep\Lost\Trace;
 use Lottel\Core\Upkeep\Lost\Trail;
 use PHPUnit\Framework\TestCase;
@@ -182,5 +185,28 @@ final class TraceTest extends TestCase
         $expected = ($weight(Clue::Round) + $share) / ($weight(Clue::Table) + 1 - $share);
         self::assertEqualsWithDelta($expected, $after[9] / $after[8], 1e-9, 'its share is divided by the four places it named');
         self::assertGreaterThan($after[9] / $after[8], $before[9] / $before[8] + 0.0001 + $expected);
+    }
+
+    public function testWhatIsBesideAPlaceAndWhatMirrorsIt(): void
+    {
+        $mm = static fn (int $mm): Length => Length::ofTicks($mm * Length::TICKS_PER_MILLIMETRE);
+        $front = static fn (int $x, int $y): Front => new Front($mm($x), $mm($y), $mm(100), $mm(100));
+        $home = new PlaceInUnit(1, 10, null, $front(0, 0), '1', 'chest');
+        $below = new PlaceInUnit(2, 10, null, $front(0, 100), '2', 'chest');
+        $far = new PlaceInUnit(3, 10, null, $front(0, 300), '4', 'chest');
+        $part = new PlaceInUnit(4, 10, 1, null, '1A', 'chest');
+        $sibling = new PlaceInUnit(5, 10, 1, null, '1B', 'chest');
+        $twin = new PlaceInUnit(6, 11, null, $front(0, 0), '1', 'chest');
+        $other = new PlaceInUnit(7, 12, null, $front(0, 0), '1', 'shelf');
+        $beside = static fn (PlaceInUnit $of): array => array_values(array_map(
+            static fn (PlaceInUnit $one): int => $one->place,
+            array_filter([$home, $below, $far, $part, $sibling, $twin, $other], $of->isBeside(...)),
+        ));
+        self::assertSame([2, 4, 5], $beside($home));
+        self::assertSame([1, 5], $beside($part), 'its drawer, and what lies in that beside it');
+        self::assertSame([], $beside($far));
+        self::assertSame([true, false, false, false], [
+            $home->mirrors($twin), $home->mirrors($other), $home->mirrors($below), $home->mirrors(new PlaceInUnit(8, 11, null, null, '2', 'chest')),
+        ]);
     }
 }

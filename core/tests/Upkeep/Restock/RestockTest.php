@@ -103,4 +103,17 @@ final class RestockTest extends TestCase
         self::assertFalse($pad->isAbove(new PackPrice(60, 1, Tracking::Count, $twelve)));
         self::assertFalse($pad->isAbove(null));
     }
+
+    public function testWhatIsUsedSlowlyIsToldByTheMonth(): void
+    {
+        $slow = BurnRate::of([1, 0, 0, 1, 0, 0, 1, 0]);
+        self::assertNotNull($slow);
+        self::assertSame([true, 2], [$slow->isByMonth(), $slow->told()], 'three in eight weeks');
+        $quick = BurnRate::of([1, 1, 1, 1]);
+        self::assertNotNull($quick);
+        self::assertSame([false, 1], [$quick->isByMonth(), $quick->told()]);
+        $hardly = BurnRate::of([...array_fill(0, 24, 0), 1, 1]);
+        self::assertSame(1, $hardly?->told(), 'never nothing');
+        self::assertSame(540, (new PackPrice(1800, 250, Tracking::Count))->of(75));
+    }
 }

@@ -18,9 +18,11 @@ use Lottel\Core\Homes\Reach;
 use Lottel\Core\Upkeep\Better\HomePlace;
 use Lottel\Core\Upkeep\Better\Household;
 use Lottel\Core\Upkeep\Seasons\BringForward;
+use Lottel\Core\Upkeep\Seasons\LivesBySeason;
 use Lottel\Core\Upkeep\Seasons\Seasonal;
 use Lottel\Core\Upkeep\Seasons\SeasonCalendar;
 use Lottel\Core\Upkeep\Seasons\SeasonDate;
+use Lottel\Core\Upkeep\Seasons\SeasonTurn;
 use Lottel\Core\Year\Day;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -192,5 +194,54 @@ final class SeasonsTest extends TestCase
     private static function where(array $plan): array
     {
         return array_map(static fn (Seasonal $thing): ?string => $thing->to?->address, $plan);
+    }
+
+    public function testWhatTurnsWithTheSeasonAndWhatStays(): void
+    {
+        $calendar = new SeasonCalendar(self::day('2026-11-10'), [new SeasonDate('Midwinter', self::day('2026-12-01'), self::day('2026-12-02'))]);
+        [$front, $deep] = [self::place(1, 300, 5), self::place(2, 5000, 20)];
+        $living = self::living(...);
+        $turn = SeasonTurn::of($calendar, [
+            $living(1, $deep, Season::Winter, false),
+            $living(2, $deep, Season::Summer, false),
+            $living(3, $front, Season::Winter, true, otherwise: $deep),
+            $living(4, $front, Season::Spring, true, otherwise: $deep),
+            $living(5, $front, Season::Spring, true),
+            $living(6, $deep, null, false, 'midwinter'),
+            $living(7, $front, null, true, 'midwinter', $deep),
+            $living(8, $front, null, true, 'sea', $deep),
+            $living(9, $front, null, true, '', $deep),
+        ]);
+        self::assertSame(['1 - winter comes', '6 - Midwinter on 1 December'], self::told($turn->forward));
+        self::assertSame(
+            ['4 P2 its season is over', '8 P2 it is of no season, and no date of its themes is near', '9 P2 it is of no season'],
+            self::told($turn->back),
+        );
+        self::assertSame(['5 - its season is over'], self::told($turn->homeless));
+    }
+
+    public function testTheNearestWordTellsTheSeason(): void
+    {
+        self::assertSame(Season::Winter, Season::firstOf('', 'winter', 'summer'));
+        self::assertNull(Season::firstOf('', 'no season'));
+    }
+
+    /**
+     * @param list<Seasonal> $some
+     *
+     * @return list<string>
+     */
+    private static function told(array $some): array
+    {
+        $told = static fn (Seasonal $one): string => \sprintf('%d %s %s', $one->household->things[0]->id, $one->to->address ?? '-', $one->why);
+
+        return array_map($told, $some);
+    }
+
+    private static function living(int $id, HomePlace $now, ?Season $season, bool $isForward, string $theme = '', ?HomePlace $otherwise = null): LivesBySeason
+    {
+        $thing = new Thing($id, 'Thing', themes: '' === $theme ? [] : [$theme]);
+
+        return new LivesBySeason(new Household([$thing], $now->id, 0.0, new Contents(1, 0, 10), [], []), $season, $now, $isForward, $otherwise);
     }
 }
