@@ -124,7 +124,7 @@ final class KitTimes
         $rows = $this->database->fetchAllAssociative(
             'SELECT k.id, k.makes, group_concat(CASE WHEN m.reason IN ('.self::AT_BENCH.") THEN CAST(unixepoch(m.at) AS INTEGER) END) AS moments,
                 max(CASE WHEN m.reason = 'pull' THEN CAST(unixepoch(m.at) AS INTEGER) END) AS pulled
-             FROM (SELECT id, makes FROM kit WHERE stage = 'closed' AND removed_at IS NULL ORDER BY id DESC LIMIT ".self::LOOKED_AT.') k
+             FROM (SELECT id, makes FROM kit WHERE stage = 'closed' ORDER BY id DESC LIMIT ".self::LOOKED_AT.') k
              JOIN movement m ON m.kit_id = k.id GROUP BY k.id',
         );
         $like = [];

@@ -114,7 +114,7 @@ final readonly class TrailReading
         return $this->numbers(
             "SELECT m.to_id FROM item i CROSS JOIN movement m ON m.item_id = i.id
              WHERE (i.id = :item OR i.home_id = :home) AND (m.reason = 'found' OR m.why = 'found here')
-                AND m.id <> :lost AND m.to_id <> coalesce(i.home_id, 0) AND ".self::NOT_REVERSED.'
+                AND m.id < :lost AND m.to_id <> coalesce(i.home_id, 0) AND ".self::NOT_REVERSED.'
              GROUP BY m.to_id ORDER BY max(m.id) DESC LIMIT '.self::MOST_CONFUSED,
             ['item' => $loss->item, 'home' => $loss->home, 'lost' => $loss->movement],
         );

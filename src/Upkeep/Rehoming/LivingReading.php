@@ -68,7 +68,7 @@ final readonly class LivingReading
         $rows = $this->database->iterateAssociative(
             "SELECT i.*, b.place_id, b.quantity, p.nature FROM balance b JOIN place p ON p.id = b.place_id AND p.nature IN ('storage', 'tray')
              JOIN item i ON i.id = b.item_id LEFT JOIN place h ON h.id = i.home_id
-             WHERE h.id IS NULL OR (h.nature = 'storage' AND h.retired_at IS NULL AND h.unit_id IS NOT NULL AND NOT h.is_for_season)",
+             WHERE h.id IS NULL OR (h.nature = 'storage' AND h.retired_at IS NULL AND NOT h.is_for_season)",
         );
         $homes = $contents = [];
         foreach ($rows as $columns) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tests\Kits\Cutting;
 
+use App\Kits\Cutting\NamedPapers;
 use App\Platform\Database\Row;
 use App\Room\Catalogue\Item;
 use App\Room\Log\AuditReading;
@@ -11,6 +12,7 @@ use App\Tests\In;
 use App\Tests\RoomTestCase;
 use Doctrine\DBAL\Exception;
 use Lottel\Core\Catalogue\Kind;
+use Lottel\Core\Cutting\InvalidPieces;
 use Lottel\Core\Label\ScanCode;
 use Lottel\Core\Paper\Direction;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -610,5 +612,17 @@ final class CuttingTest extends RoomTestCase
         $this->cutAll($kit);
         $offcuts = $this->database()->fetchFirstColumn("SELECT DISTINCT direction FROM item WHERE kind = 'scrap' AND parent_id = ?", [$this->card->id]);
         self::assertSame([Direction::Height->value], $offcuts);
+    }
+
+    public function testAPaperThatIsGoneIsNotNamed(): void
+    {
+        [$gone] = $this->putInto('C2', 'Gone wrasse card;;1');
+        $papers = $this->service(NamedPapers::class);
+        self::assertSame((int) $gone->id, $papers->named('wrasse'));
+        self::assertContains('Gone wrasse card', $papers->names());
+        $this->database()->executeStatement("UPDATE item SET removed_at = '2026-03-01 10:00:00' WHERE id = ?", [$gone->id]);
+        self::assertNotContains('Gone wrasse card', [...$papers->names(), ...$papers->choices()]);
+        $this->expectException(InvalidPieces::class);
+        $papers->named('wrasse');
     }
 }

@@ -597,4 +597,16 @@ final class BackupTest extends OwnFileTestCase
 
         return $pages;
     }
+
+    public function testOfTwoOwnersOfWhomOneLeftLongAgoTheOtherIsNotShutOut(): void
+    {
+        $this->room();
+        $room = $this->pdo();
+        $at = "'2026-11-20 10:00:00'";
+        $room->exec("UPDATE account SET role = 'owner', left_at = {$at} WHERE login = 'hank'");
+        $file = $this->backUp();
+        $room->exec("UPDATE account SET left_at = {$at} WHERE login = 'olive'");
+        $this->console('lottel:restore', $file);
+        self::assertSame('0', $this->ask("SELECT left_at IS NOT NULL FROM account WHERE login = 'olive'"));
+    }
 }

@@ -223,4 +223,20 @@ final class LostTest extends RoomTestCase
             SELECT item_id, to_id, from_id, account_id, id, quantity, at, 'reverse', request_id FROM movement WHERE id = ?", [$find]);
         self::assertNotContains(Clue::Confused, $clues());
     }
+
+    public function testAFindTeachesByTheLossBeforeItAndNotByItself(): void
+    {
+        $trail = new Trail([Clue::Round->value => [7], Clue::Confused->value => [8]]);
+        $usual = $this->service(LearnClues::class)->weights()->chances($trail);
+        $this->lose();
+        $this->postAndFollow("/items/{$this->washi->id}/found", ['address' => 'C1']);
+        $learnt = $this->service(LearnClues::class)->weights()->chances($trail);
+        self::assertGreaterThan($usual[7], $learnt[7]);
+        self::assertLessThan($usual[8], $learnt[8], 'that it was found there was no clue before it was');
+        $this->step(function (Step $step): void {
+            $lost = $this->service(Places::class)->outside(Outside::Lost);
+            $this->service(LogBook::class)->move($step, $this->item((int) $this->washi->id)->moves(1, $this->place('C1'), $lost, Reason::Lose));
+        });
+        self::assertSame($learnt, $this->service(LearnClues::class)->weights()->chances($trail), 'lost once more, nothing is learnt before it is found');
+    }
 }

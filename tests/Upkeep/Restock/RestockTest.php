@@ -12,11 +12,17 @@ use App\Platform\Steps\Step;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\KeepHomes;
 use App\Room\Catalogue\Prices;
+use App\Room\Log\LogBook;
+use App\Room\Stores\Places;
 use App\Tests\RoomTestCase;
+use App\Upkeep\Restock\AlikeReading;
+use App\Upkeep\Restock\AlikeThing;
 use App\Upkeep\Restock\RestockReading;
 use App\Upkeep\Restock\ShoppingList;
 use App\Upkeep\Restock\StockRow;
 use Lottel\Core\Kit\Stage;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Reason;
 use Symfony\Component\Clock\Clock;
 use Symfony\Component\Clock\MockClock;
 
@@ -184,5 +190,22 @@ final class RestockTest extends RoomTestCase
         $this->use(2, 5);
         self::assertSame([], $this->service(RestockReading::class)->all(), 'two weeks are too short');
         $this->step(fn (Step $step) => $this->service(KeepHomes::class)->giveHome($step, $this->item((int) $this->foam->id), $this->place('C4')));
+    }
+
+    public function testOnlyWhatLiesInADrawerIsAlike(): void
+    {
+        [$lent, $here] = $this->putInto('C2', 'Foam square cards; Oddling; 1; ; Petrel', 'Foam squares card; Oddling; 1; ; Petrel');
+        $this->step(function (Step $step) use ($lent): void {
+            $gone = $this->service(Places::class)->outside(Outside::GivenAway);
+            $this->service(LogBook::class)->move($step, $this->item((int) $lent->id)->moves(1, $this->place('C2'), $gone, Reason::Discard));
+        });
+        $alike = $this->service(AlikeReading::class)->of([(int) $this->foam->id])[(int) $this->foam->id] ?? [];
+        self::assertSame([(int) $here->id], array_map(static fn (AlikeThing $one): int => $one->thing->id, $alike));
+        $id = $this->planKit('Squares', [[$here, 1]]);
+        $this->step(function (Step $step) use ($id, $here): void {
+            ($this->service(StartPull::class))($step, $this->kit($id));
+            $this->service(PullItem::class)->take($step, $this->service(Kits::class)->need($id, $this->needId($id, $here)), $this->place('C2'), 1);
+        });
+        self::assertSame([], $this->service(AlikeReading::class)->of([(int) $this->foam->id]), 'on a tray it is spoken for');
     }
 }
