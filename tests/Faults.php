@@ -14,7 +14,7 @@ final class Faults
 {
     /** What stands in PHP, and what is put there instead. */
     private const SWAPS = [
-        '===' => '!==', '!==' => '===', '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '&&' => '||', '||' => '&&', '+' => '-', '??' => '?:',
+        '===' => '!==', '!==' => '===', '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '&&' => '||', '||' => '&&', '+' => '-',
         'min' => 'max', 'max' => 'min', 'true' => 'false', 'false' => 'true',
     ];
 
@@ -108,7 +108,7 @@ final class Faults
     /**
      * @param array{php: list<array{string, int, string, string}>, sql: list<array{string, int, string, string}>} $sites
      *
-     * @return list<array{string, int, string, string}> half of them in SQL, spread over all files alike
+     * @return list<array{string, int, string, string}> each once, half of them in SQL, spread over all folders alike
      */
     private function chosen(array $sites, int $many): array
     {
@@ -120,7 +120,8 @@ final class Faults
             }
             for ($n = 0; $n < $some && [] !== $byFolder; ++$n) {
                 $folder = array_rand($byFolder);
-                $chosen[] = $byFolder[$folder][mt_rand(0, \count($byFolder[$folder]) - 1)];
+                $chosen[] = array_splice($byFolder[$folder], mt_rand(0, \count($byFolder[$folder]) - 1), 1)[0];
+                $byFolder = array_filter($byFolder);
             }
         }
 

@@ -134,7 +134,7 @@ final readonly class ShelfReading
             'SELECT '.ThingLine::COLUMNS.', i.details, h.name AS home_name, h.says_theme, h.says_kind, '.self::THERE." AS there,
                 (SELECT k.makes FROM piece_made m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id ORDER BY m.movement_id LIMIT 1) AS makes,
                 (SELECT k.occasion FROM piece_made m JOIN kit k ON k.id = m.kit_id WHERE m.item_id = i.id ORDER BY m.movement_id LIMIT 1) AS occasion,
-                (SELECT min(m.at) FROM movement m WHERE m.item_id = i.id AND m.reverses_id IS NULL) AS made_at
+                (SELECT min(m.at) FROM movement m WHERE m.item_id = i.id) AS made_at
              FROM item i LEFT JOIN place h ON h.id = i.home_id WHERE i.removed_at IS NULL AND $condition
              ORDER BY h.address IS NULL, h.address, i.name LIMIT ".self::MOST,
             $values,

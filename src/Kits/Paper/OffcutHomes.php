@@ -43,7 +43,7 @@ final readonly class OffcutHomes
     {
         $rows = $this->database->fetchAllAssociative(
             "SELECT i.home_id, i.parent_id, i.colour, i.maker, i.collection, count(*) AS many FROM item i JOIN place h ON h.id = i.home_id
-             WHERE i.kind = 'scrap' AND i.removed_at IS NULL AND h.retired_at IS NULL GROUP BY 1, 2, 3, 4, 5",
+             WHERE i.kind = 'scrap' AND h.retired_at IS NULL GROUP BY 1, 2, 3, 4, 5",
         );
 
         return Row::each($rows, static fn (Row $row): FiledScraps => new FiledScraps(

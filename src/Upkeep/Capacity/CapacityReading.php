@@ -149,7 +149,7 @@ final readonly class CapacityReading
                  SELECT item_id, from_id, at, -quantity FROM movement WHERE at >= :since AND +reason NOT IN (:passes, :uses)
                  UNION ALL
                  SELECT u.item_id, h.home_id, u.at, -u.quantity FROM movement u JOIN item h ON h.id = u.item_id
-                 WHERE u.at >= :since AND +u.reason IN (:uses) AND h.home_id IS NOT NULL
+                 WHERE u.at >= :since AND +u.reason IN (:uses)
              ) c JOIN item i ON i.id = c.item_id JOIN place p ON p.id = c.place AND p.nature = 'storage' GROUP BY c.place, c.item_id, day",
             ['since' => $since->format('Y-m-d H:i:s'), 'passes' => array_column(Growth::PASSES, 'value'), 'uses' => array_column(Growth::USES_UP, 'value')],
             ['passes' => ArrayParameterType::STRING, 'uses' => ArrayParameterType::STRING],

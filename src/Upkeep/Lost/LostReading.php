@@ -78,7 +78,7 @@ final readonly class LostReading
     {
         $rows = $this->database->fetchAllNumeric(
             "SELECT t.place_id, count(*) FROM errand_task t JOIN errand e ON e.id = t.errand_id
-             WHERE t.item_id = ? AND t.what = 'look' AND t.state = 'missed' AND e.begun_at >= ? GROUP BY t.place_id",
+             WHERE t.item_id = ? AND t.state = 'missed' AND e.begun_at >= ? GROUP BY t.place_id",
             [$loss->item, $loss->at->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s')],
         );
 

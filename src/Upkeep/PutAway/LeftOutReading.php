@@ -42,7 +42,7 @@ final readonly class LeftOutReading
             'SELECT '.ThingLine::COLUMNS.", i.since, min(CASE WHEN p.nature = 'unfiled' THEN 'not filed' ELSE p.address END) AS lies,
                     (SELECT count(*) FROM movement m WHERE m.item_id = i.id AND m.at >= :since AND m.reverses_id IS NULL) AS moved
              FROM item i JOIN balance b ON b.item_id = i.id JOIN place p ON p.id = b.place_id AND p.nature <> 'outside' LEFT JOIN place h ON h.id = i.home_id
-             WHERE i.home_id IS NULL AND i.removed_at IS NULL GROUP BY i.id ORDER BY moved DESC, i.since LIMIT ".self::MOST_HOMELESS,
+             WHERE i.home_id IS NULL GROUP BY i.id ORDER BY moved DESC, i.since LIMIT ".self::MOST_HOMELESS,
             ['since' => $this->clock->now()->modify('-3 months')->format('Y-m-d H:i:s')],
         );
         $things = [];

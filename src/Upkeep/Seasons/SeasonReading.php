@@ -156,7 +156,7 @@ final readonly class SeasonReading
         $rows = [];
         foreach ($this->database->fetchAllAssociative(
             "SELECT i.*, b.quantity, coalesce(s.season, '') AS otherwise_season, h.season AS home_season, coalesce(o.season, '') AS outer_season
-             FROM item i JOIN place h ON h.id = i.home_id AND h.nature = 'storage' AND h.retired_at IS NULL
+             FROM item i JOIN place h ON h.id = i.home_id
              JOIN balance b ON b.item_id = i.id AND b.place_id = i.home_id LEFT JOIN place s ON s.id = i.season_home_id
              LEFT JOIN place o ON o.id = h.parent_id
              WHERE i.id IN (

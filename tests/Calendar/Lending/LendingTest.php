@@ -252,6 +252,9 @@ final class LendingTest extends RoomTestCase
         $this->assertCode(409);
         $this->postAndFollow("/loans/{$this->lastLoan()}/give-back");
         self::assertSame('count', $this->word('SELECT tracking FROM item WHERE id = ?', [$gems]));
+        $this->postAndFollow("/loans/{$this->number('SELECT min(id) FROM loan')}/back", ['quantity' => '', 'address' => 'C2']);
+        $this->postAndFollow("/items/{$this->card->id}/tracking", $ways);
+        self::assertSame('one', $this->word('SELECT tracking FROM item WHERE id = ?', [$this->card->id]), 'what has come back is');
     }
 
     public function testWhatIsLentIsFoundAmongWhatIsOut(): void

@@ -12,6 +12,7 @@ use App\Calendar\Year\Occasion;
 use App\Calendar\Year\Occasions;
 use App\Calendar\Year\YearReading;
 use App\Kits\Kits\KitList;
+use App\Kits\Kits\Kits;
 use App\Platform\Steps\Step;
 use App\Platform\Web\RoomAtHand;
 use App\Room\Log\AuditReading;
@@ -550,5 +551,26 @@ final class YearTest extends RoomTestCase
         });
         Clock::set(new MockClock('2027-03-03 10:00:00 UTC'));
         self::assertSame('2027-03-04', $this->service(KitTimes::class)->driesUntil($kit)?->text(), 'in Tokyo it was made on the third');
+    }
+
+    public function testOnlyAMachineThatIsWantedInEarnestIsWantedByTwo(): void
+    {
+        $this->sayHours();
+        [$press, $die, $other] = $this->putInto('C2', 'Lever press; ; 1', 'Gull dies; ; 1', 'Spare press; ; 1');
+        foreach ([$press, $other] as $machine) {
+            $machine->describe($machine->record()->with(kind: \Lottel\Core\Catalogue\Kind::Machine));
+        }
+        $this->entities()->flush();
+        foreach (['Gulls', 'Menus'] as $name) {
+            $kit = $this->planKit($name, [[$press, 1], [$die, 1]]);
+            $this->postAndFollow("/year/kits/{$kit}", ['due_on' => '2027-03-06', 'time' => '1½ h', 'drying_days' => '', 'ready_from' => '']);
+        }
+        $told = fn (): array => $this->get('/year')->filter('.year-warning')->each(static fn (Crawler $one): string => $one->text());
+        self::assertCount(1, $told(), 'the dies are passed from hand to hand');
+        $this->step(function () use ($kit, $press, $other): void {
+            $instead = $this->service(KitList::class)->add($this->kit($kit), $this->item((int) $other->id), 1);
+            $instead->takenInsteadOf($this->service(Kits::class)->need($kit, $this->needId($kit, $press)));
+        });
+        self::assertSame([], $told());
     }
 }

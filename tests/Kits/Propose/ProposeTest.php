@@ -153,4 +153,13 @@ final class ProposeTest extends RoomTestCase
         $wanted = $this->database()->fetchAllKeyValue('SELECT i.name, n.quantity FROM need n JOIN item i ON i.id = n.item_id WHERE n.kit_id = ?', [$kit]);
         self::assertSame([1, 6], [$wanted['Tern ink'] ?? 0, $wanted['Dots'] ?? 0]);
     }
+
+    public function testAPaperOfWhichNobodyKnowsHowLargeItIsIsNotProposed(): void
+    {
+        $this->fill();
+        $this->putInto('C2', 'Vellum of no size; ; 12; ; #c8372d');
+        $this->database()->executeStatement("UPDATE item SET sheet_width = NULL, sheet_height = NULL, since = '2020-01-01' WHERE name = 'Vellum of no size'");
+        self::assertNotEmpty($this->proposed('pieces=2'));
+        self::assertNotContains('Vellum of no size', array_merge(...$this->proposed('pieces=2')));
+    }
 }

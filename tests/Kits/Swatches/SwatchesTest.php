@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Tests\Kits\Swatches;
 
+use App\Kits\Swatches\SwatchBook;
 use App\Tests\RoomTestCase;
+use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Colour\NamedColour;
 use Lottel\Core\Colour\PaletteReader;
 use Symfony\Component\DomCrawler\Crawler;
@@ -165,5 +167,13 @@ final class SwatchesTest extends RoomTestCase
         $file = new UploadedFile($path, 'dusk.csv', null, null, true);
 
         return $this->browser->request('POST', '/stores/colours/palette', ['_form' => 'palette'], ['file' => $file]);
+    }
+
+    public function testOnlyKindsOfWhichSomethingHasAColourAreChosenFrom(): void
+    {
+        $this->colours();
+        $this->putInto('C1', 'Gull dies', 'Rope stencil');
+        $this->database()->executeStatement("UPDATE item SET colour = '#2a5d9c', removed_at = '2026-03-01 10:00:00' WHERE kind = 'stencil'");
+        self::assertSame([Kind::Paper, Kind::Ink], $this->service(SwatchBook::class)->kinds());
     }
 }

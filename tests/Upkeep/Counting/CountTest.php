@@ -12,6 +12,8 @@ use App\Room\Catalogue\KeepHomes;
 use App\Tests\RoomTestCase;
 use App\Upkeep\Counting\CountHistories;
 use Lottel\Core\Upkeep\Counting\PlaceHistory;
+use Symfony\Component\Clock\Clock;
+use Symfony\Component\Clock\MockClock;
 
 /** A place is counted on its sheet: what differs is written down with its reason, and the log's rightness is a figure. */
 final class CountTest extends RoomTestCase
@@ -195,5 +197,27 @@ final class CountTest extends RoomTestCase
         $this->assertCode(200);
         $this->post('/stores/places/C4/count', $this->sheet('40'));
         $this->assertCode(403);
+    }
+
+    public function testOnlyWhatCameAndWentSinceTheCountTouchesAPlace(): void
+    {
+        $c4 = $this->place('C4')->id;
+        $touched = fn (): array => array_map(
+            static fn (PlaceHistory $one): int => $one->touchedSince,
+            array_values(array_filter($this->service(CountHistories::class)->all(), static fn (PlaceHistory $one): bool => $one->place === $c4)),
+        );
+        $this->postAndFollow('/stores/places/C4/count', $this->sheet('40'));
+        $this->database()->executeStatement("UPDATE place_count SET at = datetime(at, '+1 minutes')");
+        self::assertSame([0, 0], [$touched()[0], $this->service(CountHistories::class)->touchedSinceCount((int) $c4)]);
+        $real = Clock::get();
+        Clock::set(new MockClock($real->now()->modify('+1 hour')));
+        try {
+            [$came] = $this->putInto('C4', 'New card;;2');
+            self::assertSame([1, 1], [$touched()[0], $this->service(CountHistories::class)->touchedSinceCount((int) $c4)]);
+            $this->step(fn (Step $step) => $this->service(KeepHomes::class)->moveTo($step, $this->item((int) $came->id), $this->place('C5'), $this->place('C4')));
+            self::assertSame([2, 2], [$touched()[0], $this->service(CountHistories::class)->touchedSinceCount((int) $c4)]);
+        } finally {
+            Clock::set($real);
+        }
     }
 }

@@ -71,6 +71,12 @@ final class FiguresTest extends RoomTestCase
                     $this->service(ReturnItem::class)->close($step, $kit);
                 });
             }
+            $again = $this->planKit('Once more', [[$items[2], 1]]);
+            $this->step(function (Step $step) use ($again, $items): void {
+                ($this->service(StartPull::class))($step, $this->kit($again));
+                $need = $this->service(Kits::class)->need($again, $this->needId($again, $items[2]));
+                $this->service(PullItem::class)->take($step, $need, $this->place('C4'), 1);
+            });
             $now = $this->service(FiguresReading::class)->now();
             self::assertSame([2, 3], [$now->months[5]->back->part, $now->months[5]->back->whole]);
             self::assertSame(['die', 3, 3], [$now->kinds[0]->kind->value, $now->kinds[0]->used->part, $now->kinds[0]->used->whole]);

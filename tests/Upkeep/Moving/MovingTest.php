@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Tests\Upkeep\Moving;
 
+use App\Kits\Kits\Kits;
+use App\Kits\Kits\StartPull;
+use App\Kits\Rounds\PullItem;
 use App\Platform\Database\Row;
 use App\Platform\Steps\Step;
 use App\Room\Catalogue\Item;
 use App\Tests\RoomTestCase;
+use App\Upkeep\Moving\MovingReading;
 use Symfony\Component\DomCrawler\Crawler;
 
 /** Larger changes: the room moves in boxes, a piece of furniture is replaced, furniture changes places. */
@@ -218,5 +222,16 @@ final class MovingTest extends RoomTestCase
     {
         return ['letters' => $letters, 'name' => 'new chest', 'template' => 'chest', 'wall' => 'south wall', 'width' => '16', 'height' => '25', 'depth' => '18',
             'rows' => '4', 'columns' => '1'];
+    }
+
+    public function testWhatIsOutWithAKitIsInNoBoxAndTold(): void
+    {
+        self::assertSame(0, $this->service(MovingReading::class)->out());
+        $id = $this->planKit('Gull cards', [[$this->gulls, 1]]);
+        $this->step(function (Step $step) use ($id): void {
+            ($this->service(StartPull::class))($step, $this->kit($id));
+            $this->service(PullItem::class)->take($step, $this->service(Kits::class)->need($id, $this->needId($id, $this->gulls)), $this->place('C1'), 1);
+        });
+        self::assertSame(1, $this->service(MovingReading::class)->out());
     }
 }

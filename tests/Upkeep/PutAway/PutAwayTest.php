@@ -10,8 +10,13 @@ use App\Kits\Rounds\PullItem;
 use App\Platform\Database\Row;
 use App\Platform\Steps\Step;
 use App\Room\Catalogue\Item;
+use App\Room\Log\LogBook;
+use App\Room\Stores\Places;
 use App\Tests\RoomTestCase;
+use App\Upkeep\PutAway\LeftOutReading;
 use Lottel\Core\Kit\Stage;
+use Lottel\Core\Log\Outside;
+use Lottel\Core\Log\Reason;
 
 /** What lies about on several trays goes home in one round. */
 final class PutAwayTest extends RoomTestCase
@@ -126,5 +131,17 @@ final class PutAwayTest extends RoomTestCase
         $this->get('/upkeep/lying');
         self::assertStringContainsString('1 thing has no home', $this->text());
         self::assertStringContainsString('Petrel card', $this->text());
+    }
+
+    public function testWhatIsGivenAwayAsksForNoHome(): void
+    {
+        [$gone] = $this->putInto('C2', 'Gone card;;1');
+        $this->step(function (Step $step) use ($gone): void {
+            $item = $this->item((int) $gone->id);
+            $away = $this->service(Places::class)->outside(Outside::GivenAway);
+            $this->service(LogBook::class)->move($step, $item->moves(1, $this->place('C2'), $away, Reason::Discard));
+            $item->giveHome(null);
+        });
+        self::assertSame([], $this->service(LeftOutReading::class)->homeless());
     }
 }

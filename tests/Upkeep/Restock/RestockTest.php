@@ -118,6 +118,15 @@ final class RestockTest extends RoomTestCase
         self::assertStringContainsString('The log knows no card yet', $text);
         $this->database()->executeStatement("UPDATE item SET kind = 'paper' WHERE id = ?", [$this->foam->id]);
         $this->use(2, 60);
+        [$roll] = $this->putInto('C2', 'Rope wrap; ; 20 yd');
+        $this->database()->executeStatement("UPDATE item SET kind = 'paper' WHERE id = ?", [$roll->id]);
+        $wrap = $this->planKit('Wrapping', [[$roll, 9000]]);
+        $this->step(function (Step $step) use ($wrap, $roll): void {
+            ($this->service(StartPull::class))($step, $this->kit($wrap));
+            $this->service(PullItem::class)->take($step, $this->service(Kits::class)->need($wrap, $this->needId($wrap, $roll)), $this->place('C2'), 9000);
+            $this->kit($wrap)->goTo(Stage::Making);
+            $this->service(WorkAtBench::class)->useUp($step, $this->kit($wrap), $this->item((int) $roll->id), 9000);
+        });
         $kit = $this->planKit('Day cards', [[$this->foam, 1]]);
         $this->step(function (Step $step) use ($kit): void {
             ($this->service(StartPull::class))($step, $this->kit($kit));
@@ -207,5 +216,16 @@ final class RestockTest extends RoomTestCase
             $this->service(PullItem::class)->take($step, $this->service(Kits::class)->need($id, $this->needId($id, $here)), $this->place('C2'), 1);
         });
         self::assertSame([], $this->service(AlikeReading::class)->of([(int) $this->foam->id]), 'on a tray it is spoken for');
+    }
+
+    public function testItIsBoughtWhereItWasBoughtLastEvenIfALaterPriceSaysNoShop(): void
+    {
+        $this->use(8, 12);
+        $this->step(function (): void {
+            $foam = $this->item((int) $this->foam->id);
+            $this->service(Prices::class)->paid($foam, 400, 50, new \DateTimeImmutable('2026-03-01'), 'Quayside Papers');
+            $this->service(Prices::class)->paid($foam, 500, 50, new \DateTimeImmutable('2026-03-09'), '');
+        });
+        self::assertSame(['Quayside Papers', 500], [$this->stock()->shop, $this->stock()->last?->cents]);
     }
 }

@@ -179,4 +179,18 @@ final class SeasonsTest extends RoomTestCase
 
         return [$item->home?->address, $item->seasonHome?->address];
     }
+
+    public function testWhatSharesAPocketMovesTogetherAndOnlyWhileItLivesTogether(): void
+    {
+        $this->on('2026-11-10');
+        $this->postAndFollow("/items/{$this->bells->id}/companions", ['other' => (string) $this->snow->id, 'is_together' => '1', '_form' => 'companions']);
+        $this->postAndFollow('/upkeep/seasons/places', ['place' => 'C3']);
+        self::assertCount(1, $this->get('/upkeep/seasons')->filter('input[name="move[]"]'), 'a set and its dies are one');
+        $this->step(fn () => $this->item((int) $this->snow->id)->giveHome($this->place('C1')));
+        $this->database()->executeStatement('UPDATE balance SET place_id = ? WHERE item_id = ? AND quantity > 0', [$this->place('C1')->id, $this->snow->id]);
+        $page = $this->get('/upkeep/seasons');
+        self::assertCount(2, $page->filter('input[name="move[]"]'));
+        $errand = $this->walk($page->filter('input[name="move[]"]')->each(static fn (Crawler $box): string => (string) $box->attr('value')));
+        self::assertSame('2 things forward for winter', $this->word('SELECT name FROM errand WHERE id = ?', [$errand]), 'and nothing back');
+    }
 }
