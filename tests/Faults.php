@@ -26,19 +26,43 @@ final class Faults
 
     private readonly string $copy;
 
-    public function __construct(private readonly string $root, private readonly bool $isThorough = false)
+    /**
+     * @param int $reach how far the tests of a fault reach: 0 those beside it, 1 its wing, 2 all
+     * @param string $within only files whose path begins so, empty for all
+     */
+    public function __construct(private readonly string $root, private readonly int $reach = 1, private readonly string $within = '')
     {
-        $this->copy = $root.'/var/faults';
+        $this->copy = $root.'/var/faults'.('' === $within ? '' : '-'.strtr($within, '/', '-'));
     }
 
-    /** Returns how many survived. */
-    public function plant(int $many, int $seed, string $within): int
+    /**
+     * Plants some, half of them in SQL.
+     *
+     * @return int how many survived
+     */
+    public function plant(int $many, int $seed): int
+    {
+        mt_srand($seed);
+
+        return $this->survivors($this->chosen($this->sites(), $many));
+    }
+
+    /**
+     * Leaves each condition of SQL out once.
+     *
+     * @return int how many survived
+     */
+    public function plantInSql(): int
+    {
+        return $this->survivors($this->sites()['sql']);
+    }
+
+    /** @param list<array{string, int, string, string}> $sites */
+    private function survivors(array $sites): int
     {
         $this->copyCode();
-        mt_srand($seed);
-        $sites = $this->sites($within);
         $survived = 0;
-        foreach ($this->chosen($sites, $many) as [$file, $at, $was, $becomes]) {
+        foreach ($sites as [$file, $at, $was, $becomes]) {
             $code = (string) file_get_contents("{$this->copy}/{$file}");
             file_put_contents("{$this->copy}/{$file}", substr_replace($code, $becomes, $at, \strlen($was)));
             $isFound = $this->isFound($file);
@@ -47,7 +71,7 @@ final class Faults
             $line = 1 + substr_count(substr($code, 0, $at), "\n");
             printf("%s %s:%d  %s -> %s\n", $isFound ? 'found   ' : 'SURVIVED', $file, $line, trim($was), trim($becomes));
         }
-        printf("\n%d planted, %d survived\n", min($many, \count($sites['php']) + \count($sites['sql'])), $survived);
+        printf("\n%d planted, %d survived\n", \count($sites), $survived);
 
         return $survived;
     }
@@ -68,13 +92,13 @@ final class Faults
     }
 
     /** @return array{php: list<array{string, int, string, string}>, sql: list<array{string, int, string, string}>} file, where, what, what instead */
-    private function sites(string $within): array
+    private function sites(): array
     {
         $sites = ['php' => [], 'sql' => []];
         $files = (new Finder())->files()->in([$this->root.'/src', $this->root.'/core/src'])->notPath('Demo')->notPath('Bench')->name('*.php')->sortByName();
         foreach ($files as $file) {
             $path = substr($file->getPathname(), \strlen($this->root) + 1);
-            if ('' !== $within && !str_starts_with($path, $within)) {
+            if (!str_starts_with($path, $this->within)) {
                 continue;
             }
             $sites['php'] = [...$sites['php'], ...self::inPhp($path, $file->getContents())];
@@ -141,7 +165,8 @@ final class Faults
         }
 
         $wider = \in_array(\dirname($beside), ['tests', 'core/tests'], true) ? $beside : \dirname($beside);
-        foreach (array_unique([$beside, $wider, ...$this->isThorough ? ['core/tests', 'tests'] : []]) as $folder) {
+        $reached = [[$beside], [$beside, $wider], [$beside, $wider, 'core/tests', 'tests']][$this->reach];
+        foreach (array_unique($reached) as $folder) {
             $bootstrap = str_starts_with($folder, 'core/') ? ['--bootstrap', 'vendor/autoload.php'] : [];
             if ($this->fails(['vendor/bin/phpunit', '--stop-on-defect', ...$bootstrap, $folder])) {
                 return true;

@@ -561,6 +561,7 @@ final class YearTest extends RoomTestCase
             $machine->describe($machine->record()->with(kind: \Lottel\Core\Catalogue\Kind::Machine));
         }
         $this->entities()->flush();
+        $kit = 0;
         foreach (['Gulls', 'Menus'] as $name) {
             $kit = $this->planKit($name, [[$press, 1], [$die, 1]]);
             $this->postAndFollow("/year/kits/{$kit}", ['due_on' => '2027-03-06', 'time' => '1½ h', 'drying_days' => '', 'ready_from' => '']);
