@@ -30,9 +30,9 @@ final readonly class LoansInDemo implements DemoChapters
     ) {
     }
 
-    public function part(): string
+    public function chapters(Said $story): array
     {
-        return 'loans';
+        return $story->byDay('loans');
     }
 
     public function tell(Said $chapter): void

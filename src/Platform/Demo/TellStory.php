@@ -4,79 +4,49 @@ declare(strict_types=1);
 
 namespace App\Platform\Demo;
 
-use App\Kits\Cutting\AskForPieces;
-use App\Kits\Cutting\MakeCut;
-use App\Kits\Cutting\TableReading;
-use App\Kits\Kits\KitDescription;
-use App\Kits\Kits\KitList;
-use App\Kits\Kits\Kits;
-use App\Kits\Kits\Need;
-use App\Kits\Kits\PlanKit;
-use App\Kits\Kits\StartPull;
-use App\Kits\Making\WorkAtBench;
-use App\Kits\Rounds\BringHome;
-use App\Kits\Rounds\PullItem;
-use App\Kits\Rounds\PullUncatalogued;
-use App\Kits\Rounds\ReturnItem;
-use App\Kits\Rounds\RoundReading;
 use App\Platform\Steps\Step;
 use App\Platform\Story\DemoChapters;
 use App\Platform\Story\DemoTime;
+use App\Platform\Story\FillsDemo;
 use App\Platform\Story\Said;
-use App\Room\Catalogue\KeepHomes;
-use App\Room\Stores\Place;
-use Lottel\Core\Catalogue\PastedThing;
-use Lottel\Core\Cutting\AskedPiece;
-use Lottel\Core\Kit\NeedState;
-use Lottel\Core\Kit\Stage;
-use Lottel\Core\Log\QuantityText;
-use Lottel\Core\Log\Tracking;
-use Lottel\Core\Measure\LengthUnit;
 use Lottel\Core\Year\Day;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-/** Replays the demo room's six months, step by step, through the services that the pages use. */
+/** Tells the demo room's six months: each area its own, in the order of their days. */
 final class TellStory
 {
-    /** @param iterable<DemoChapters> $areas */
+    /**
+     * @param iterable<DemoChapters> $areas
+     * @param iterable<FillsDemo> $knowing
+     */
     public function __construct(
         #[AutowireIterator(DemoChapters::class)]
         private readonly iterable $areas,
+        #[AutowireIterator(FillsDemo::class)]
+        private readonly iterable $knowing,
         private readonly DemoTime $time,
         private readonly DemoFiles $files,
         private readonly FurnishRoom $room,
-        private readonly PlanKit $plan,
-        private readonly KitList $list,
-        private readonly StartPull $start,
-        private readonly PullItem $pull,
-        private readonly PullUncatalogued $uncatalogued,
-        private readonly WorkAtBench $bench,
-        private readonly ReturnItem $return,
-        private readonly KeepHomes $homes,
-        private readonly RoundReading $rounds,
-        private readonly BringHome $bring,
-        private readonly Kits $kits,
-        private readonly AskForPieces $pieces,
-        private readonly TableReading $table,
-        private readonly MakeCut $cut,
-        private readonly DrawDesigns $draw,
-        private readonly FillYear $year,
-        private readonly LendAndTeach $lend,
     ) {
     }
 
     public function tell(): void
     {
         $this->time->during(function (): void {
+            $year = $this->files->yaml('year');
+            $today = Day::of($this->time->day(0));
             $this->time->at($this->files->yaml('story')->int('began'), 9 * 60);
             $this->time->do('ada', fn (Step $step) => $this->room->things($step));
             $this->time->do('ada', fn () => $this->room->companions());
-            $this->time->do('ada', fn () => $this->year->dates(Day::of($this->time->day(0))));
+            foreach ($this->knowing as $area) {
+                $this->time->do('ada', static fn () => $area->before($year, $today));
+            }
             foreach ($this->inOrder() as [, $chapter, $tell]) {
                 $tell($chapter);
             }
-            $this->time->do('ada', fn () => $this->year->kits());
-            $this->time->do('ada', fn () => $this->year->shelf(Day::of($this->time->day(0))));
+            foreach ($this->knowing as $area) {
+                $this->time->do('ada', static fn () => $area->after($year, $today));
+            }
         });
     }
 
@@ -86,226 +56,12 @@ final class TellStory
         $story = $this->files->yaml('story');
         $chapters = [];
         foreach ($this->areas as $area) {
-            foreach ($story->parts($area->part()) as $chapter) {
-                $chapters[] = [$chapter->int('day'), $chapter, $area->tell(...)];
+            foreach ($area->chapters($story) as [$day, $chapter]) {
+                $chapters[] = [$day, $chapter, $area->tell(...)];
             }
-        }
-        foreach ([...$story->parts('kits'), ...$this->evenings($story)] as $kit) {
-            $chapters[] = [$kit->int('planned'), $kit, $this->kit(...)];
         }
         usort($chapters, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return $chapters;
-    }
-
-    /** @return list<Said> a kit for each evening of a habit */
-    private function evenings(Said $story): array
-    {
-        $evenings = [];
-        foreach ($story->parts('habits') as $habit) {
-            for ($day = $habit->int('from'); $day <= $habit->int('until'); $day += $habit->int('every')) {
-                $name = $habit->text('name').', '.$this->time->day($day)->format('j M');
-                $evenings[] = $habit->with(['name' => $name, 'planned' => $day, 'pulled' => $day, 'returned' => $day, 'until' => 'closed']);
-            }
-        }
-
-        return $evenings;
-    }
-
-    private function kit(Said $chapter): void
-    {
-        $who = $chapter->text('who');
-        $until = $chapter->text('until', 'closed');
-        $planned = $chapter->int('planned');
-        $isOfThisMorning = \in_array($until, ['pulling', 'cutting'], true);
-        $this->time->at($planned, $isOfThisMorning || $planned === $chapter->int('pulled', $planned + 1) ? 7 * 60 + 40 : 19 * 60);
-        $id = $this->plan($who, $chapter);
-        if ($chapter->has('class')) {
-            $this->time->do($who, fn () => $this->lend->teach($this->kits->one($id), $chapter->part('class')));
-        }
-        if ('planned' === $until) {
-            return;
-        }
-        $this->time->at($chapter->int('pulled', $planned + 1), $isOfThisMorning ? 8 * 60 + 5 : 9 * 60 + 40);
-        $this->pullRound($who, $id, $chapter);
-        if ('pulling' === $until) {
-            return;
-        }
-        if ('cutting' === $until) {
-            $this->cutSome($who, $id, $chapter->int('cuts'));
-
-            return;
-        }
-        $this->time->pass(90);
-        $this->work($who, $id, $chapter);
-        if ('making' === $until) {
-            if ($chapter->has('folder')) {
-                $this->time->pass(30);
-                $this->time->do($who, fn (Step $step) => $this->lend->park($step, $this->kits->one($id), $chapter->text('folder')));
-            }
-
-            return;
-        }
-        $this->time->at($chapter->int('returned', -1), 16 * 60 + 10);
-        $this->returnRound($who, $id, $chapter, 'returning' === $until);
-    }
-
-    private function plan(string $who, Said $chapter): int
-    {
-        $id = 0;
-        $this->time->do($who, function (Step $step) use ($chapter, &$id): void {
-            $due = $chapter->has('due') ? $this->time->day($chapter->int('due')) : null;
-            $id = (int) ($this->plan)($step, new KitDescription(
-                $chapter->text('name'),
-                $chapter->text('makes'),
-                $due,
-                $chapter->text('for', ''),
-                $chapter->text('occasion', ''),
-                $chapter->text('note', ''),
-            ))->id;
-        });
-        foreach ($chapter->named('needs') as $name => $quantity) {
-            $this->time->do($who, function () use ($id, $name, $quantity): void {
-                $item = $this->room->item($name);
-                $this->list->add($this->kits->one($id), $item, self::quantity($quantity, $item->tracking));
-            });
-        }
-
-        if ($chapter->has('pieces')) {
-            $lines = AskedPiece::lines(implode("\n", $chapter->texts('pieces')), LengthUnit::Inch);
-            $this->time->do($who, fn () => ($this->pieces)($this->kits->one($id), $lines, null));
-        }
-
-        if ($chapter->has('design')) {
-            $this->time->do($who, fn (Step $step) => ($this->draw)($step, $this->kits->one($id), $chapter));
-        }
-
-        return $id;
-    }
-
-    private function cutSome(string $who, int $id, int $cuts): void
-    {
-        for (; $cuts > 0; --$cuts) {
-            $this->time->pass(1);
-            $this->time->do($who, function (Step $step) use ($id): void {
-                $kit = $this->kits->one($id);
-                $table = $this->table->of($kit);
-                $next = $table->next() ?? throw new \LogicException('The story makes no more cuts than there are.');
-                ($this->cut)($step, $kit, $table->namesOf($next), $next->setting);
-            });
-        }
-    }
-
-    private function pullRound(string $who, int $id, Said $chapter): void
-    {
-        $this->time->do($who, fn (Step $step) => ($this->start)($step, $this->kits->one($id)));
-        $only = $chapter->has('taken_only') ? $chapter->texts('taken_only') : null;
-        foreach ($this->rounds->ofPull($id)->stops as $stop) {
-            foreach ($stop->lines as $line) {
-                if (null !== $only && !\in_array($line->name, $only, true)) {
-                    continue;
-                }
-                $this->time->pass(1);
-                $this->time->do(
-                    $who,
-                    fn (Step $step) => $this->atStop(
-                        $step,
-                        $this->kits->need($id, $line->id),
-                        $this->room->place($stop->at->address),
-                        $line->quantity,
-                        $chapter,
-                    ),
-                );
-            }
-        }
-        if (null === $only) {
-            $this->endPull($who, $id, $chapter);
-        }
-    }
-
-    private function endPull(string $who, int $id, Said $chapter): void
-    {
-        $this->time->do($who, fn () => $this->kits->one($id)->goTo(Stage::Making));
-        foreach ($chapter->parts('unknown') as $unknown) {
-            $this->time->pass(3);
-            $this->time->do($who, function (Step $step) use ($id, $unknown): void {
-                $place = $this->room->place($unknown->text('1'));
-                $thing = PastedThing::named($unknown->text('0'), $unknown->text('2'), $place->rule(), new QuantityText(LengthUnit::Inch));
-                ($this->uncatalogued)($step, $this->kits->one($id), $thing, $place);
-            });
-        }
-        foreach ($chapter->named('more') as $name => $quantity) {
-            $this->time->pass(25);
-            $this->time->do($who, fn (Step $step) => $this->pull->oneMore($step, $this->kits->one($id), $this->room->item($name), (int) $quantity));
-        }
-    }
-
-    private function atStop(Step $step, Need $need, Place $place, int $quantity, Said $chapter): void
-    {
-        $name = $need->item->name;
-        if (NeedState::Open !== $need->state()) {
-            return;
-        }
-        $fewer = $chapter->named('fewer')[$name] ?? null;
-        $instead = $chapter->named('instead')[$name] ?? null;
-        match (true) {
-            \in_array($name, $chapter->texts('not_here'), true) => $this->pull->notHere($step, $need, $place),
-            null !== $fewer => $this->pull->fewer($step, $need, $place, (int) $fewer, true),
-            null !== $instead => $this->pull->instead($step, $need, $this->room->item($instead), 1),
-            default => $this->pull->take($step, $need, $place, $quantity),
-        };
-    }
-
-    private function work(string $who, int $id, Said $chapter): void
-    {
-        foreach ($chapter->named('used') as $name => $quantity) {
-            $this->time->pass(6);
-            $this->time->do($who, function (Step $step) use ($id, $name, $quantity): void {
-                $item = $this->room->item($name);
-                $this->bench->useUp($step, $this->kits->one($id), $item, self::quantity($quantity, $item->tracking));
-            });
-        }
-        if ($chapter->has('finished')) {
-            [$name, $quantity, $home] = $chapter->texts('finished');
-            $place = '' === $home ? null : $home;
-            $this->time->do(
-                $who,
-                fn (Step $step) => $this->bench->finish(
-                    $step,
-                    $this->kits->one($id),
-                    $name,
-                    (int) $quantity,
-                    null === $place ? null : $this->room->place($place),
-                    [],
-                ),
-            );
-        }
-    }
-
-    private function returnRound(string $who, int $id, Said $chapter, bool $isPartial): void
-    {
-        $this->time->do($who, fn () => $this->bring->begin($this->kits->one($id)));
-        foreach ($this->rounds->return($id)->things() as $row) {
-            $name = $row->thing->name;
-            if ($isPartial && !\in_array($name, $chapter->texts('home_already'), true)) {
-                continue;
-            }
-            $this->time->pass(1);
-            $this->time->do($who, function (Step $step) use ($id, $name, $chapter): void {
-                $item = $this->room->item($name);
-                $kit = $this->kits->one($id);
-                \in_array($name, $chapter->texts('lost'), true)
-                    ? $this->return->notHere($step, $kit, $item)
-                    : $this->return->home($step, $kit, $item, $this->homes->homeOrHeap($item), $item->hazards);
-            });
-        }
-        if (!$isPartial) {
-            $this->time->do($who, fn (Step $step) => $this->return->close($step, $this->kits->one($id)));
-        }
-    }
-
-    private static function quantity(string $said, Tracking $tracking): int
-    {
-        return (new QuantityText(LengthUnit::Inch))->parse($said, $tracking);
     }
 }

@@ -10,8 +10,8 @@ use Symfony\Component\DependencyInjection\Attribute\AutoconfigureTag;
 #[AutoconfigureTag]
 interface DemoChapters
 {
-    /** The list of its chapters in demo/story.yaml; each has its `day`, counted from today. */
-    public function part(): string;
+    /** @return list<array{int, Said}> its chapters of demo/story.yaml, each with its day, counted from today */
+    public function chapters(Said $story): array;
 
     public function tell(Said $chapter): void;
 }

@@ -81,6 +81,12 @@ final readonly class Said
         return $parts;
     }
 
+    /** @return list<array{int, self}> its parts, each with its day */
+    public function byDay(string $key): array
+    {
+        return array_map(static fn (self $part): array => [$part->int('day'), $part], array_values($this->parts($key)));
+    }
+
     /** @return array<mixed> */
     public function all(): array
     {

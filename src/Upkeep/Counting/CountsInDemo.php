@@ -22,9 +22,9 @@ final readonly class CountsInDemo implements DemoChapters
     {
     }
 
-    public function part(): string
+    public function chapters(Said $story): array
     {
-        return 'counts';
+        return $story->byDay('counts');
     }
 
     public function tell(Said $chapter): void

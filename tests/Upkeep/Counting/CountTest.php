@@ -214,7 +214,8 @@ final class CountTest extends RoomTestCase
         try {
             [$came] = $this->putInto('C4', 'New card;;2');
             self::assertSame([1, 1], [$touched()[0], $this->service(CountHistories::class)->touchedSinceCount((int) $c4)]);
-            $this->step(fn (Step $step) => $this->service(KeepHomes::class)->moveTo($step, $this->item((int) $came->id), $this->place('C5'), $this->place('C4')));
+            $homes = $this->service(KeepHomes::class);
+            $this->step(fn (Step $step) => $homes->moveTo($step, $this->item((int) $came->id), $this->place('C5'), $this->place('C4')));
             self::assertSame([2, 2], [$touched()[0], $this->service(CountHistories::class)->touchedSinceCount((int) $c4)]);
         } finally {
             Clock::set($real);

@@ -2,36 +2,32 @@
 
 declare(strict_types=1);
 
-namespace App\Platform\Demo;
+namespace App\Kits\Workshop;
 
 use App\Kits\Cutting\CuttingOfKit;
-use App\Kits\Kits\Kit;
-use App\Kits\Kits\ParkKit;
-use App\Kits\Workshop\PlanWorkshop;
-use App\Kits\Workshop\WorkshopDescription;
+use App\Kits\Kits\Kits;
 use App\Platform\Steps\Step;
+use App\Platform\Story\AddsToDemoKit;
 use App\Platform\Story\Said;
 use Lottel\Core\Workshop\Headcount;
 use Lottel\Core\Workshop\Share;
 
-/** The demo room's kit that waits in a folder, and its class. */
-final readonly class LendAndTeach
+/** The class that the demo room gives. */
+final readonly class ClassesInDemo implements AddsToDemoKit
 {
-    public function __construct(
-        private FurnishRoom $room,
-        private ParkKit $park,
-        private PlanWorkshop $plan,
-        private CuttingOfKit $cutting,
-    ) {
+    public function __construct(private Kits $kits, private PlanWorkshop $plan, private CuttingOfKit $cutting)
+    {
     }
 
-    public function park(Step $step, Kit $kit, string $home): void
+    public function word(): string
     {
-        ($this->park)($step, $kit, $this->room->place($home));
+        return 'class';
     }
 
-    public function teach(Kit $kit, Said $said): void
+    public function add(Step $step, int $kit, Said $chapter): void
     {
+        $kit = $this->kits->one($kit);
+        $said = $chapter->part('class');
         $class = ($this->plan)($kit, new WorkshopDescription(
             new Headcount($said->int('persons'), $said->int('spares', 0)),
             1,

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Platform\Demo;
+namespace App\Kits\Design;
 
-use App\Kits\Design\BeginDesign;
-use App\Kits\Design\KeepPattern;
-use App\Kits\Kits\Kit;
+use App\Kits\Kits\Kits;
 use App\Platform\Steps\Step;
+use App\Platform\Story\AddsToDemoKit;
 use App\Platform\Story\Said;
+use App\Room\Catalogue\NamedInDemo;
 use Lottel\Core\Cutting\PaperWish;
 use Lottel\Core\Design\Block;
 use Lottel\Core\Design\Design;
@@ -19,15 +19,21 @@ use Lottel\Core\Design\StartingLayout;
 use Lottel\Core\Measure\Length;
 use Lottel\Core\Measure\LengthUnit;
 
-/** Works out the designs of the story's kits, as a person does on the board. */
-final readonly class DrawDesigns
+/** The designs of the demo room's kits, worked out as a person does on the board. */
+final readonly class DesignsInDemo implements AddsToDemoKit
 {
-    public function __construct(private FurnishRoom $room, private BeginDesign $begin, private KeepPattern $keep)
+    public function __construct(private NamedInDemo $named, private Kits $kits, private BeginDesign $begin, private KeepPattern $keep)
     {
     }
 
-    public function __invoke(Step $step, Kit $kit, Said $chapter): void
+    public function word(): string
     {
+        return 'design';
+    }
+
+    public function add(Step $step, int $kit, Said $chapter): void
+    {
+        $kit = $this->kits->one($kit);
         $words = $chapter->text('design');
         $design = DesignWords::read($words, LengthUnit::Inch)->design ?? throw new \LogicException('The story speaks of a design that can be read: '.$words);
         $begun = ($this->begin)($kit, $this->papered($this->laidOut($design, $chapter), $chapter));
@@ -68,6 +74,6 @@ final readonly class DrawDesigns
     {
         [$name, $wish] = explode(' | ', $name) + [1 => PaperWish::This->value];
 
-        return new PaperChoice((int) $this->room->item($name)->id, PaperWish::from($wish));
+        return new PaperChoice((int) $this->named->thing($name)->id, PaperWish::from($wish));
     }
 }
