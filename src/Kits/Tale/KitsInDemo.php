@@ -35,9 +35,11 @@ use Lottel\Core\Kit\Stage;
 use Lottel\Core\Log\QuantityText;
 use Lottel\Core\Log\Tracking;
 use Lottel\Core\Measure\LengthUnit;
+use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
 
-/** The tales of the demo room's kits, step by step, through the services that the pages use. */
+/** The tales of the demo room's kits, step by step, through the services that the pages use; they begin after what else happened on their day. */
+#[AsTaggedItem(priority: -1)]
 final class KitsInDemo implements DemoChapters
 {
     /** @param iterable<AddsToDemoKit> $areas */
