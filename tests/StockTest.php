@@ -16,6 +16,7 @@ final class StockTest extends TestCase
         yield 'balances' => ['~\bb\.quantity\)|\bsum\(quantity\)[^\']* FROM balance~', []];
         yield 'what is wanted' => ['~sum\([^()]*(\([^()]*\))?[^()]*taken~', []];
         // The lines that one's own round still has.
+        yield 'what is on lists' => ['~sum\(n?\.?quantity[^)]*\)[^"\']* FROM need\b~', []];
         yield 'which kits want' => ["~n\\.state = 'open' AND~", ['Kits/Rounds/RoundReading.php']];
         yield 'uses' => ["~reason (=|IN) \\(?'use'[^\"]*NOT EXISTS \\(SELECT 1 FROM movement~s", []];
         yield 'what came and went' => ["~sum\\(CASE WHEN [ft]\\.nature = 'outside' THEN~", []];
