@@ -70,7 +70,7 @@ async function putAway(kit, items) {
 
 async function outOf(kit, item) {
     const page = await ada.ask(`/kits/${kit}/make`);
-    return Number(page.match(new RegExp(`href="/items/${item}"[\\s\\S]*?<b>(\\d+)</b>`))?.[1] ?? 0);
+    return Number(page.match(new RegExp(`href="/items/${item}"[\\s\\S]*?<b\\b[^>]*>(\\d+)</b>`))?.[1] ?? 0);
 }
 
 test(`of two who take six of the same at one stop, one takes six and the other reads who (${RACES} races)`, async () => {
