@@ -110,6 +110,14 @@ abstract class RoomTestCase extends WebTestCase
         return $items;
     }
 
+    /** A thing that was taken in by mistake, which was undone. */
+    protected function undoneThing(Item $item): void
+    {
+        $this->database()->executeStatement('DELETE FROM balance WHERE item_id = ?', [$item->id]);
+        $this->database()->executeStatement("UPDATE item SET removed_at = '2026-03-01 10:00:00', home_id = NULL WHERE id = ?", [$item->id]);
+        $this->entities()->clear();
+    }
+
     /** @param list<array{Item, int}> $needs */
     protected function planKit(string $name, array $needs): int
     {

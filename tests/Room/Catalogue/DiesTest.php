@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Tests\Room\Catalogue;
 
+use App\Room\Catalogue\DieReading;
+use App\Room\Catalogue\DieRow;
 use App\Room\Catalogue\Item;
 use App\Tests\RoomTestCase;
 use Symfony\Component\DomCrawler\Crawler;
@@ -126,5 +128,17 @@ final class DiesTest extends RoomTestCase
     {
         $step = $this->word('SELECT request_id FROM step_change ORDER BY id DESC LIMIT 1');
         $this->postAndFollow('/log/undo', ['step' => $step, 'back' => '/plan']);
+    }
+
+    public function testADieThatWasTakenInByMistakeCutsNothing(): void
+    {
+        $dies = $this->service(DieReading::class);
+        $sizes = static fn (): array => array_map(static fn (array $one): string => $one[1], $dies->sizes());
+        self::assertSame(['Gull dies, C4', 'Circle dies, C4', 'Gull dies, C4'], $sizes(), 'one that says nothing has no size');
+        $this->undoneThing($this->circles);
+        $this->undoneThing($this->ovals);
+        self::assertSame(['Gull dies, C4', 'Gull dies, C4'], $sizes());
+        self::assertSame([1, 0], $dies->many());
+        self::assertSame(['Gull dies'], array_map(static fn (DieRow $die): string => $die->thing->name, $dies->said()));
     }
 }
