@@ -6,7 +6,7 @@ namespace App\Calendar\Shelf;
 
 use App\Calendar\Year\Occasion;
 use App\Kits\Kits\Kit;
-use App\Platform\Story\FillsDemo;
+use App\Platform\Story\EndsDemo;
 use App\Platform\Story\Said;
 use App\Room\Catalogue\Item;
 use App\Room\Catalogue\NamedInDemo;
@@ -14,7 +14,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Year\Day;
 
 /** For whom some finished pieces of the demo room are kept, and its album. */
-final readonly class ShelfInDemo implements FillsDemo
+final readonly class ShelfInDemo implements EndsDemo
 {
     public function __construct(
         private NamedInDemo $named,
@@ -22,10 +22,6 @@ final readonly class ShelfInDemo implements FillsDemo
         private Albums $albums,
         private EntityManagerInterface $entities,
     ) {
-    }
-
-    public function before(Said $year, Day $today): void
-    {
     }
 
     public function after(Said $year, Day $today): void

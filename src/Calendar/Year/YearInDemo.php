@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Calendar\Year;
 
 use App\Kits\Kits\Kit;
-use App\Platform\Story\FillsDemo;
+use App\Platform\Story\BeginsDemo;
+use App\Platform\Story\EndsDemo;
 use App\Platform\Story\Said;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Measure\Duration;
@@ -14,7 +15,7 @@ use Lottel\Core\Year\OccasionKind;
 use Lottel\Core\Year\Recurrence;
 
 /** The demo room's year: people and their dates, hours at the bench, how long some kits take. */
-final readonly class YearInDemo implements FillsDemo
+final readonly class YearInDemo implements BeginsDemo, EndsDemo
 {
     public function __construct(
         private HoursAtBench $hours,

@@ -58,9 +58,13 @@ final readonly class TableReading
     /** @return \Closure(PieceToCut): MissingPaper */
     private function why(Kit $kit, TrimmerColumns $trimmer): \Closure
     {
-        return function (PieceToCut $piece) use ($kit, $trimmer): MissingPaper {
+        $own = $colours = null;
+
+        return function (PieceToCut $piece) use ($kit, $trimmer, &$own, &$colours): MissingPaper {
+            $own ??= $this->stock->own($kit);
+            $colours ??= $this->stock->colours();
             $sheets = array_filter(
-                $this->stock->of($this->stock->own($kit), $piece->paper, 1, $piece->wish, $this->stock->colours()),
+                $this->stock->of($own, $piece->paper, 1, $piece->wish, $colours),
                 static fn (StockSheet $sheet): bool => $sheet->isCutFor($piece),
             );
 

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Platform\Demo;
 
 use App\Platform\Steps\Step;
+use App\Platform\Story\BeginsDemo;
 use App\Platform\Story\DemoChapters;
 use App\Platform\Story\DemoTime;
-use App\Platform\Story\FillsDemo;
+use App\Platform\Story\EndsDemo;
 use App\Platform\Story\Said;
 use Lottel\Core\Year\Day;
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
@@ -17,13 +18,16 @@ final class TellStory
 {
     /**
      * @param iterable<DemoChapters> $areas
-     * @param iterable<FillsDemo> $knowing
+     * @param iterable<BeginsDemo> $beginning
+     * @param iterable<EndsDemo> $ending
      */
     public function __construct(
         #[AutowireIterator(DemoChapters::class)]
         private readonly iterable $areas,
-        #[AutowireIterator(FillsDemo::class)]
-        private readonly iterable $knowing,
+        #[AutowireIterator(BeginsDemo::class)]
+        private readonly iterable $beginning,
+        #[AutowireIterator(EndsDemo::class)]
+        private readonly iterable $ending,
         private readonly DemoTime $time,
         private readonly DemoFiles $files,
         private readonly FurnishRoom $room,
@@ -38,13 +42,13 @@ final class TellStory
             $this->time->at($this->files->yaml('story')->int('began'), 9 * 60);
             $this->time->do('ada', fn (Step $step) => $this->room->things($step));
             $this->time->do('ada', fn () => $this->room->companions());
-            foreach ($this->knowing as $area) {
+            foreach ($this->beginning as $area) {
                 $this->time->do('ada', static fn () => $area->before($year, $today));
             }
             foreach ($this->inOrder() as [, $chapter, $tell]) {
                 $tell($chapter);
             }
-            foreach ($this->knowing as $area) {
+            foreach ($this->ending as $area) {
                 $this->time->do('ada', static fn () => $area->after($year, $today));
             }
         });

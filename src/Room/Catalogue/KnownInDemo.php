@@ -4,20 +4,16 @@ declare(strict_types=1);
 
 namespace App\Room\Catalogue;
 
-use App\Platform\Story\FillsDemo;
+use App\Platform\Story\EndsDemo;
 use App\Platform\Story\Said;
 use Doctrine\ORM\EntityManagerInterface;
 use Lottel\Core\Catalogue\Kind;
 use Lottel\Core\Year\Day;
 
 /** What is known of the demo room's things besides what happened to them: what was paid, what belongs together, how large finished pieces are. */
-final readonly class KnownInDemo implements FillsDemo
+final readonly class KnownInDemo implements EndsDemo
 {
     public function __construct(private NamedInDemo $named, private EntityManagerInterface $entities)
-    {
-    }
-
-    public function before(Said $year, Day $today): void
     {
     }
 

@@ -126,8 +126,7 @@ final readonly class CapacityReading
         $now = $this->clock->now()->setTimezone(new \DateTimeZone('UTC'));
         $since = Growth::since($now, $this->began());
         $byDay = [];
-        foreach ($this->changes($since) as $columns) {
-            $row = new Row($columns);
+        foreach ($this->changes($since) as $row) {
             $thing = ThingRow::of($row, 1);
             $litres = $row->int('quantity') * TypicalSize::contents($thing->thing->kind, $thing->tracking, 1, $thing->box, $thing->grams)->litres;
             $byDay[$row->int('place')][$row->int('day')] = ($byDay[$row->int('place')][$row->int('day')] ?? 0.0) + $litres;
@@ -139,10 +138,10 @@ final readonly class CapacityReading
         );
     }
 
-    /** @return iterable<array<string, mixed>> things with how much of them came into a place, or left it, on a day since */
+    /** @return iterable<Row> things with how much of them came into a place, or left it, on a day since */
     private function changes(\DateTimeImmutable $since): iterable
     {
-        return $this->database->iterateAssociative(
+        $rows = $this->database->iterateAssociative(
             "SELECT i.*, c.place, CAST(julianday(c.at) - julianday(:since) AS INTEGER) AS day, sum(c.change) AS quantity FROM (
                  SELECT item_id, to_id AS place, at, quantity AS change FROM movement WHERE at >= :since AND +reason NOT IN (:passes)
                  UNION ALL
@@ -154,5 +153,8 @@ final readonly class CapacityReading
             ['since' => $since->format('Y-m-d H:i:s'), 'passes' => array_column(Growth::PASSES, 'value'), 'uses' => array_column(Growth::USES_UP, 'value')],
             ['passes' => ArrayParameterType::STRING, 'uses' => ArrayParameterType::STRING],
         );
+        foreach ($rows as $columns) {
+            yield new Row($columns);
+        }
     }
 }

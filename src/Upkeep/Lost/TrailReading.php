@@ -29,15 +29,16 @@ final readonly class TrailReading
     {
         $place = null === $loss->home ? null : $this->room->place($loss->home);
         $home = null === $place ? null : $this->spot($place);
+        $spots = null === $home ? [] : array_filter(array_map($this->spot(...), $this->room->places()));
 
         return new Trail([
             Clue::Home->value => null === $home ? [] : [$home->place],
-            Clue::Neighbour->value => null === $home ? [] : $this->those($home->isBeside(...)),
+            Clue::Neighbour->value => null === $home ? [] : self::places(array_filter($spots, $home->isBeside(...))),
             Clue::Round->value => $this->inRoom($this->onLastRound($loss)),
             Clue::Table->value => $this->lastTray($loss),
             Clue::Confused->value => $this->inRoom($this->confused($loss)),
             Clue::Alike->value => $this->inRoom($this->alike($loss)),
-            Clue::Mirrored->value => null === $home ? [] : $this->those($home->mirrors(...)),
+            Clue::Mirrored->value => null === $home ? [] : self::places(array_filter($spots, $home->mirrors(...))),
         ]);
     }
 
@@ -52,15 +53,13 @@ final readonly class TrailReading
     }
 
     /**
-     * @param \Closure(PlaceInUnit): bool $which
+     * @param array<PlaceInUnit> $spots
      *
      * @return list<int>
      */
-    private function those(\Closure $which): array
+    private static function places(array $spots): array
     {
-        $spots = array_filter(array_map($this->spot(...), $this->room->places()));
-
-        return array_values(array_map(static fn (PlaceInUnit $one): int => $one->place, array_filter($spots, $which)));
+        return array_values(array_map(static fn (PlaceInUnit $spot): int => $spot->place, $spots));
     }
 
     private function spot(FrontRow $place): ?PlaceInUnit
